@@ -19,6 +19,23 @@ async function go(page: Page, path: string): Promise<void> {
     await page.waitForLoadState('networkidle');
 }
 
+/** Those of a course, where its odd pages stand. */
+async function ofCourse(page: Page): Promise<string[]> {
+    await go(page, '/');
+    const course = await page.getByRole('link', { name: 'Output Practice' }).getAttribute('href');
+    const path = new URL(course ?? '', page.url()).pathname;
+    await go(page, `${path}/gradebook`);
+    const main = page.getByRole('main');
+    const assignment = await main.getByRole('link', { name: 'Weathervane study' }).getAttribute('href');
+    await go(page, assignment ?? '');
+    const pages = await main.getByRole('link', { name: /^(VANE_Pim|[\d.]+)$/ }).all();
+    const hrefs = await Promise.all(pages.map((link) => link.getAttribute('href')));
+
+    return [`${path}/gradebook`, `${path}/practice`, `${path}/people`, assignment, ...hrefs.slice(0, 3)].map(
+        (href) => new URL(href ?? '', page.url()).pathname,
+    );
+}
+
 /** Addresses of the pages, by what the index and the folios lead to. */
 async function addresses(page: Page): Promise<string[]> {
     await go(page, '/');
@@ -62,7 +79,7 @@ async function addresses(page: Page): Promise<string[]> {
 test('every page fits a small screen, and one that is enlarged four times', async ({ page }) => {
     test.setTimeout(180_000);
     await signIn(page);
-    const paths = await addresses(page);
+    const paths = [...(await addresses(page)), ...(await ofCourse(page))];
     await page.setViewportSize({ width: 320, height: 800 });
     for (const path of paths) {
         await go(page, path);

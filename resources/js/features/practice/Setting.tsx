@@ -40,7 +40,7 @@ export function Setting({ page: { book, ready, mistakes } }: { page: PracticePag
             <div className="flex flex-wrap items-end gap-3">
                 <Labelled label={t`Exercise`}>
                     <select
-                        className="select w-auto! max-w-full"
+                        className="select w-auto! max-w-[min(30rem,70vw)]"
                         value={number}
                         onChange={(event) => setNumber(event.target.value)}
                     >
