@@ -136,8 +136,23 @@ final readonly class SourceOrder
         foreach ($this->offsets($first, $apart) as $offset) {
             yield [SourceShown::RIGHT, 1, static fn (int $i): int => $i + $offset];
         }
+        yield from $this->passingOverHoles($there);
         foreach (array_unique([$all - 1, $first]) as $last) {
             yield [SourceShown::REVERSED, 1, static fn (int $i): int => $last - $i];
+        }
+    }
+
+    /**
+     * Where frames are missing, and more of them were left out at an end: each picture is the next one that is there.
+     *
+     * @param  list<int>  $there
+     * @return iterable<array{string, int, \Closure(int): int}>
+     */
+    private function passingOverHoles(array $there): iterable
+    {
+        $left = count($there) - $this->count;
+        foreach ($left > 0 && count($there) < count($this->numbers) ? array_unique([0, $left]) : [] as $skipped) {
+            yield [SourceShown::RIGHT, 1, static fn (int $i): int => $there[$i + $skipped] ?? -1];
         }
     }
 
