@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Checks\ThinOut;
+use App\Actions\Courses\PrintHandIn;
 use App\Models\Assignment;
 use App\Models\Check;
 use App\Models\Deliverable;
@@ -305,5 +306,48 @@ final class CoursesTest extends CourseTestCase
             $response->assertRedirect();
         }
         self::assertSame(0, Assignment::query()->count());
+    }
+
+    public function test_in_an_archived_course_nothing_is_handed_in_or_judged_otherwise(): void
+    {
+        $handIn = $this->handIn($this->deliverable, $this->artist);
+        $check = $this->check($this->deliverable, $this->artist);
+        $this->production->update(['archived_at' => now()]);
+        $this->actingAs($this->artist)
+            ->post("/deliverables/{$this->deliverable->id}/hand-in", ['check' => $check->id]);
+        $this->actingAs($this->coordinator)
+            ->put("/hand-ins/{$handIn?->id}/mark", ['points' => '1', 'remark' => 'late']);
+        $this->put("/deliverables/{$this->deliverable->id}/extension", ['attempts' => 5, 'why' => 'x']);
+        $this->post($this->assignment('/release'));
+        $this->patch($this->assignment('/assignment'), ['rules' => ['counts' => 'best']]);
+
+        self::assertSame(1, HandIn::query()->count());
+        self::assertSame(0, $handIn?->marks()->count());
+        self::assertSame(0, Assignment::query()->count());
+        self::assertNull($this->deliverable->extension()->first());
+        // it can be read all the same
+        self::assertSame('100', $this->row('TC_010')['counting']['points']);
+    }
+
+    public function test_what_was_put_away_is_no_part_of_an_assignment(): void
+    {
+        $this->handIn($this->deliverable, $this->artist);
+        $this->deliverable->update(['put_away_at' => now()]);
+        self::assertSame(['TC_020'], array_column($this->board()['rows'], 'code'));
+        $people = $this->page("/productions/{$this->production->id}/gradebook")['table']['people'];
+        self::assertSame([[], []], array_column($people, 'points'));
+    }
+
+    public function test_of_files_that_stayed_elsewhere_nothing_is_known_to_be_the_same(): void
+    {
+        $handIn = $this->handIn($this->deliverable, $this->artist);
+        self::assertNotNull($handIn?->refresh()->print);
+        $handIn->check?->delivery?->update(['intake_root_id' => null]);
+        $handIn->update(['print' => null]);
+        (new PrintHandIn($handIn->id))->handle();
+        self::assertNull($handIn->refresh()->print);
+        // and of one that is not there any more nothing is done
+        (new PrintHandIn(999))->handle();
+        self::assertSame([], $this->board()['same']);
     }
 }
