@@ -31,11 +31,13 @@ final class Assignment extends Model
         return ['due_at' => 'datetime', 'rules' => 'array', 'anonymous' => 'boolean', 'released_at' => 'datetime'];
     }
 
-    /** Of a specification; not kept where it has none yet. */
+    /** Of a specification; not kept where it has none yet, and due when most of its deliverables are. */
     public static function of(Specification $specification): self
     {
         $found = self::query()->where('specification_id', $specification->id)->first() ?? new self([
             'specification_id' => $specification->id, 'rules' => AssignmentRules::plain()->toArray(),
+            'due_at' => Deliverable::query()->where('specification_id', $specification->id)->whereNotNull('due_at')
+                ->groupBy('due_at')->orderByRaw('count(*) desc, due_at')->value('due_at'),
         ]);
 
         return $found->setRelation('specification', $specification);

@@ -350,4 +350,25 @@ final class CoursesTest extends CourseTestCase
         (new PrintHandIn(999))->handle();
         self::assertSame([], $this->board()['same']);
     }
+
+    public function test_times_that_somebody_has_are_not_lost_by_judging_otherwise(): void
+    {
+        // what was typed elsewhere is everybody's time until an assignment says another
+        $due = $this->deliverable->due_at;
+        self::assertSame(
+            $due?->copy()->setTimezone('Europe/Berlin')->format('Y-m-d\TH:i'),
+            $this->board()['form']['due'],
+        );
+        $this->others->update(['due_at' => '2026-12-24 10:00:00']);
+        $this->deliverable->refresh();
+        $this->judged(['counts' => 'best'], $this->board()['form']['due']);
+        self::assertSame('2026-12-24 10:00:00', (string) $this->others->refresh()->due_at);
+        // everybody's moves, and a time of one's own stays
+        $this->judged(['counts' => 'best'], '2026-12-01T12:00');
+        self::assertSame('2026-12-01 11:00:00', (string) $this->deliverable->refresh()->due_at);
+        self::assertSame('2026-12-24 10:00:00', (string) $this->others->refresh()->due_at);
+        // more attempts alone leave the time as it is
+        $this->put("/deliverables/{$this->others->id}/extension", ['attempts' => 2, 'why' => 'a broken disk']);
+        self::assertSame('2026-12-24 10:00:00', (string) $this->others->refresh()->due_at);
+    }
 }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\About;
 use App\Models\Act;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\HandIn;
 use App\Models\Invitation;
 use App\Models\Membership;
+use App\Models\Notice;
+use App\Models\NoticeKind;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Tests\Feature\Factories\UserFactory;
@@ -203,5 +206,24 @@ final class GradebooksTest extends CourseTestCase
         $url = "/productions/{$this->production->id}/people/{$this->member($this->coordinator)->id}/data";
         $this->delete($url, ['name' => 'Coordinator'])->assertSessionHasErrors('refused');
         self::assertTrue(User::query()->whereKey($this->coordinator->id)->exists());
+    }
+
+    public function test_a_short_name_is_not_taken_out_of_other_words(): void
+    {
+        $this->other->update(['name' => 'An']);
+        $in = ['production_id' => $this->production->id, 'user_id' => $this->coordinator->id];
+        $act = Act::query()->create([
+            ...$in, 'who' => 'Anna', 'about' => About::People, 'what' => 'gave An more time for And',
+        ]);
+        $says = ['An handed in.', 'Anna handed in %.'];
+        foreach ($says as $said) {
+            Notice::query()->create([...$in, 'kind' => NoticeKind::HandedIn, 'says' => $said, 'url' => '/']);
+        }
+        $url = "/productions/{$this->production->id}/people/{$this->member($this->other)->id}/data";
+        $this->actingAs($this->coordinator)->delete($url, ['name' => 'An'])->assertSessionHasNoErrors();
+
+        self::assertSame('gave somebody who was deleted more time for And', $act->refresh()->what);
+        self::assertSame('Anna', $act->who);
+        self::assertSame([$says[1]], Notice::query()->whereIn('says', $says)->pluck('says')->all());
     }
 }

@@ -23,11 +23,15 @@ final readonly class GrantExtension
     {
         return DB::transaction(static function () use ($deliverable, $due, $attempts, $why, $by): Extension {
             $everybodys = Assignment::of($deliverable->specification)->due_at;
+            $had = $deliverable->extension?->due_at;
             $extension = Extension::query()->updateOrCreate(
                 ['deliverable_id' => $deliverable->id],
                 ['due_at' => $due, 'attempts' => $attempts, 'why' => $why, 'user_id' => $by->id],
             );
-            $deliverable->update(['due_at' => $due ?? $everybodys]);
+            // more attempts alone leave the time as it is
+            if ($due !== null || $had !== null) {
+                $deliverable->update(['due_at' => $due ?? $everybodys]);
+            }
             Chain::add($deliverable->id, 'granted', [
                 'due' => $due?->toIso8601ZuluString(), 'attempts' => $attempts, 'reason' => $why,
                 'id' => 'more time or attempts', 'part' => $deliverable->code,

@@ -34,33 +34,38 @@ final readonly class HandInCheck
     {
         // when it was asked for, and not when there was time for it
         $now = Carbon::now();
+        $rules = Assignment::of($deliverable->specification)->judgedBy();
+        $found = self::checkOf($deliverable, $rules);
+        if ($found?->id !== $check) {
+            throw CourseWorkRefused::because(Phrase::of('There is a newer check of this; look at that one first.'));
+        }
+        // worked out before the lock is taken: others hand in at the same time
+        $lines = $this->lines($found, $rules);
 
-        // it takes the lock at its beginning: of two at once the second finds what the first did
-        $handIn = DB::transaction(function () use ($deliverable, $check, $by, $now): HandIn {
+        // of two at once the second finds what the first did
+        $handIn = DB::transaction(static function () use ($deliverable, $found, $lines, $by, $now): HandIn {
             $deliverable->unsetRelations()->loadAsked();
-            $assignment = Assignment::of($deliverable->specification);
-            $standing = Standing::of($deliverable, $assignment);
+            $standing = Standing::of($deliverable, Assignment::of($deliverable->specification));
             $newest = self::checkOf($deliverable, $standing->rules);
-            if ($newest?->id !== $check) {
-                throw CourseWorkRefused::because(Phrase::of('There is a newer check of this; look at that one first.'));
-            }
-            $obstacle = self::obstacle($standing, $newest, $now);
+            $obstacle = $newest?->id === $found->id
+                ? self::obstacle($standing, $newest, $now)
+                : Phrase::of('There is a newer check of this; look at that one first.');
             if ($obstacle !== null) {
                 throw CourseWorkRefused::because($obstacle);
             }
             $last = $deliverable->handIns->last();
             $made = $deliverable->handIns()->create([
-                'check_id' => $newest->id,
+                'check_id' => $found->id,
                 'user_id' => $by->id,
                 'number' => ($last->number ?? 0) + 1,
                 // clocks may be set back; an attempt does not come before the one before it
                 'handed_at' => $last !== null && $last->handed_at->isAfter($now) ? $last->handed_at : $now,
                 'counted_at' => self::countedAt($standing, $last, $now),
-                'verdict' => $newest->verdict,
-                'lines' => $this->lines($newest, $standing->rules),
-                'causes' => self::causes($newest),
+                'verdict' => $found->verdict,
+                'lines' => $lines,
+                'causes' => self::causes($found),
             ]);
-            Chain::add($deliverable->id, 'handed in', ['attempt' => $made->number, 'check' => $newest->id], $by);
+            Chain::add($deliverable->id, 'handed in', ['attempt' => $made->number, 'check' => $found->id], $by);
 
             return $made;
         }, 10);

@@ -11,18 +11,22 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Course\AssignmentRules;
 
-/** How an assignment is judged from now on, and when it is due for everybody who was not granted another time. */
+/** How an assignment is judged from now on, and when it is due for everybody who has no time of their own. */
 final readonly class SaveAssignment
 {
     public function run(Specification $specification, AssignmentRules $rules, ?Carbon $due, bool $anonymous): Assignment
     {
         return DB::transaction(static function () use ($specification, $rules, $due, $anonymous): Assignment {
             $assignment = Assignment::of($specification);
+            $before = $assignment->due_at;
             $assignment->fill(['rules' => $rules->toArray(), 'due_at' => $due, 'anonymous' => $anonymous])->save();
             $deliverables = Deliverable::query()->where('specification_id', $specification->id)
                 ->whereDoesntHave('extension', static fn ($q) => $q->whereNotNull('due_at'))->get();
             foreach ($deliverables as $deliverable) {
-                $deliverable->update(['due_at' => $due]);
+                // whoever was given another time elsewhere keeps it
+                if ($deliverable->due_at === null || $before?->eq($deliverable->due_at) === true) {
+                    $deliverable->update(['due_at' => $due]);
+                }
             }
 
             return $assignment;

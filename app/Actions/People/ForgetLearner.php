@@ -54,6 +54,7 @@ final readonly class ForgetLearner
         array_map(Storage::deleteDirectory(...), $folders);
         array_map(UploadedArchive::forget(...), $alone->modelKeys());
         if ($user->memberships()->doesntExist() && ! $user->is_administrator) {
+            $user->tokens()->delete();
             $user->delete();
         }
         self::words($membership);
@@ -87,12 +88,19 @@ final readonly class ForgetLearner
         Message::query()->where($inIt)->where('to_id', $membership->user_id)->delete();
         Notice::query()->where($inIt)->where('user_id', $membership->user_id)->delete();
         $name = $membership->user->name;
+        // what others were told of them; a short name may stand in another word
+        $named = '/(?<![\p{L}\p{N}])'.preg_quote($name, '/').'(?![\p{L}\p{N}])/u';
+        foreach (Notice::query()->where($inIt)->whereRaw('instr(says, ?) > 0', [$name])->lazyById(200) as $notice) {
+            if (preg_match($named, $notice->says) === 1) {
+                $notice->delete();
+            }
+        }
         $acts = Act::query()->where(static fn ($any) => $any->where($inIt)->orWhereNull('production_id'))
-            ->where(static fn ($any) => $any->where('who', $name)->orWhereLike('what', "%{$name}%"));
+            ->where(static fn ($any) => $any->where('who', $name)->orWhereRaw('instr(what, ?) > 0', [$name]));
         foreach ($acts->lazyById(200) as $act) {
             Act::query()->whereKey($act->id)->update([
                 'who' => $act->who === $name ? self::SOMEBODY : $act->who,
-                'what' => mb_substr(str_replace($name, self::SOMEBODY, $act->what), 0, 1000),
+                'what' => mb_substr(preg_replace($named, self::SOMEBODY, $act->what) ?? $act->what, 0, 1000),
             ]);
         }
     }

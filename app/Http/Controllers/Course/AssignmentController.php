@@ -119,6 +119,6 @@ final class AssignmentController
     private static function chosen(Specification $specification, array $ids): Collection
     {
         return Deliverable::query()->where('specification_id', $specification->id)->whereKey($ids)
-            ->with('handIns', 'owner', 'team', 'production', 'specification')->orderBy('id')->get();
+            ->with('handIns', 'extension', 'owner', 'team', 'production', 'specification')->orderBy('id')->get();
     }
 }
