@@ -43,7 +43,6 @@ final readonly class FeedbackTold
             'id' => $cause['id'],
             'says' => $this->hidesNames ? $named->masked($cause['says'], $deliverable) : $cause['says'],
         ], $handIn->causes);
-        // who marks reads what others have to say where they say it themselves
         $remarks = array_values($handIn->marks->map(static fn (HandInMark $m): array => [
             'by' => $m->person->name, 'text' => $m->remark,
         ])->all());
@@ -59,7 +58,7 @@ final readonly class FeedbackTold
             Standing::isDisputed($handIn),
             $causes,
             FeedbackPhrases::of($deliverable->production->phrases ?? []),
-            $this->decides ? [] : $remarks,
+            $remarks,
         );
     }
 }

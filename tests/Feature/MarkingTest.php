@@ -106,6 +106,9 @@ final class MarkingTest extends CourseTestCase
         self::assertContains('Given by hand instead', array_column($page['feedback']['sums'], 'label'));
         $html = (string) $this->get("/hand-ins/{$this->bad->id}/feedback.html")->getContent();
         self::assertStringContainsString('&lt;b&gt;Mind the size.&lt;/b&gt;', $html);
+        // whoever marks hands out the same
+        $theirs = $this->actingAs($this->coordinator)->get("/hand-ins/{$this->bad->id}/feedback.html");
+        self::assertSame($html, (string) $theirs->getContent());
 
         // nothing said is nothing kept
         $this->mark($this->bad, ['points' => '', 'remark' => ' ']);

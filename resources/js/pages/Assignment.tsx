@@ -68,10 +68,10 @@ function Telling({ page: { id, released, rows, book } }: { page: AssignmentPage 
                         </button>
                     </>
                 )}
-                <a className="link" href={to('feedback.all', { specification })}>
+                <a className="link print:hidden" href={to('feedback.all', { specification })}>
                     <Trans>All feedback as one archive</Trans>
                 </a>
-                <Link className="link" href={to('outbox', { production: book.production.id })}>
+                <Link className="link print:hidden" href={to('outbox', { production: book.production.id })}>
                     <Trans>Write to the owners</Trans>
                 </Link>
             </p>

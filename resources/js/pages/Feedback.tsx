@@ -86,7 +86,10 @@ export default function Feedback(page: FeedbackPage) {
                 </dl>
                 <Points feedback={feedback} />
                 <NextTime causes={feedback.causes} />
-                <Remarks remarks={feedback.remarks} />
+                {/* whoever marks reads them in the margin, where they are written; on paper there is none */}
+                <div className={decides ? 'hidden print:block' : undefined}>
+                    <Remarks remarks={feedback.remarks} />
+                </div>
                 <Links page={page} />
             </div>
         </Book>

@@ -420,7 +420,7 @@ export interface CountingShown {
     /** Percent of the points, 0 to 100 and above; null where there are none, or none agreed on. */
     percent: number | null;
     disputed: boolean;
-    /** Whether somebody has marked it by hand. */
+    /** Whether somebody has marked it: given points, or said something of it. */
     marked: boolean;
     /** What most likely went wrong first. */
     cause: string | null;

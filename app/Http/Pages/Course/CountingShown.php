@@ -39,7 +39,7 @@ final readonly class CountingShown
 
     public bool $disputed;
 
-    /** Whether somebody has marked it by hand. */
+    /** Whether somebody has marked it: given points, or said something of it. */
     public bool $marked;
 
     /** What most likely went wrong first. */

@@ -21,7 +21,7 @@ function Choices({ page: { rows }, onChoose }: { page: AssignmentPage; onChoose:
     ];
 
     return (
-        <p className="flex flex-wrap gap-x-4 pt-3 text-[13px]">
+        <p className="flex flex-wrap gap-x-4 pt-3 text-[13px] print:hidden">
             <span className="aside">
                 <Trans>choose</Trans>
             </span>

@@ -57,8 +57,8 @@ export function Others({ page: { id, others, disputed, agreed } }: { page: Feedb
             <h2 className="aside border-b border-ink pb-1">
                 <Trans>Others who mark</Trans>
             </h2>
-            {others.map(({ by, points: given, remark }) => (
-                <p key={by} className="pt-2 whitespace-pre-line">
+            {others.map(({ by, points: given, remark }, at) => (
+                <p key={`${at} ${by}`} className="pt-2 whitespace-pre-line">
                     <strong>{by}</strong>: {given ?? t`as worked out`}
                     {remark !== '' && <span className="block">{remark}</span>}
                 </p>

@@ -109,8 +109,8 @@ export function Remarks({ remarks }: { remarks: FeedbackShown['remarks'] }) {
                     <Trans>Remarks</Trans>
                 </span>
             </Heading>
-            {remarks.map(({ by, text }) => (
-                <blockquote key={by} className="max-w-[70ch] pt-2">
+            {remarks.map(({ by, text }, at) => (
+                <blockquote key={`${at} ${by}`} className="max-w-[70ch] pt-2">
                     <span className="aside">{by}</span>
                     <span className="said block whitespace-pre-line">
                         <Breaking text={text} />

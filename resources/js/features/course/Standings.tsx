@@ -21,7 +21,7 @@ function Points({ counting }: { counting: CountingShown }) {
             )}
             {counting.marked && (
                 <span className="aside block text-[13px]">
-                    <Trans>marked by hand</Trans>
+                    <Trans>marked</Trans>
                 </span>
             )}
         </>
