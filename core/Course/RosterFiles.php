@@ -59,6 +59,12 @@ final readonly class RosterFiles
         $listing = ZipListing::of($archive, $label);
         $tables = [];
         foreach ($listing->files() as $file) {
+            if ("{$file->folder}/{$file->name}" === 'xl/workbook.xml') {
+                throw CourseRefused::because(
+                    $label,
+                    'it is a workbook. Save the sheet as CSV; the pages also read one whose name ends in .xlsx.',
+                );
+            }
             if (strtolower(pathinfo($file->name, PATHINFO_EXTENSION)) !== 'csv' || $file->refused !== null) {
                 continue;
             }

@@ -70,7 +70,7 @@ final readonly class SeparatedValues
         if (str_contains(substr($text, 0, 4096), "\0") || str_starts_with($bytes, "PK\x03\x04")) {
             throw TableRefused::because(
                 $label,
-                'it is no text. A spreadsheet is saved as CSV, or given as an XLSX file by its own name.',
+                'it is no text. Save a spreadsheet as CSV; the pages also read one whose name ends in .xlsx.',
             );
         }
 

@@ -153,6 +153,23 @@ test.describe('a course', () => {
         expect(lines[2]).toBe('4002,A,,61.5');
         expect(lines[8]).toBe('4008,A,,');
         expect(lines[13]).toBe('4999,B,,');
+        // a workbook is read too, and comes back as CSV
+        await page.getByLabel('gradebook, CSV').setInputFiles('tests/fixtures/courses/grades.xlsx');
+        await expect(page.getByText('2 rows are filled; 0 of them had other points before.')).toBeVisible();
+        const again = page.waitForEvent('download');
+        await page.getByRole('button', { name: 'Take it with points' }).click();
+        const taken = await again;
+        expect(taken.suggestedFilename()).toBe('grades.csv');
+        expect(readFileSync(await taken.path(), 'utf8').split('\r\n')).toEqual([
+            'No,Name,Final,Weathervane study',
+            '4001,Wren,,100',
+            '4002,Pim,12.5,61.5',
+            '4999,Nobody here,,',
+        ]);
+        await place(page, 'People');
+        await page.getByLabel(/^from a roster/).setInputFiles('tests/fixtures/courses/roster.xlsx');
+        await expect(page.getByText('2 people; 0 of them are here already.')).toBeVisible();
+        await expect(page.getByLabel('Whom')).toHaveValue(/#202611290000123/);
         expect(faults).toEqual([]);
     });
 });

@@ -21,8 +21,8 @@ function text(cell: unknown): string {
             : `${written.slice(0, 10)} ${written.slice(11, 16)}`;
     }
     if (typeof cell === 'number') {
-        // 0.1 + 0.2 was never typed by anybody
-        return String(Number(cell.toPrecision(12)));
+        // 0.1 + 0.2 was never typed by anybody; a number of many digits may be somebody's
+        return Number.isSafeInteger(cell) ? String(cell) : String(Number(cell.toPrecision(12)));
     }
 
     return typeof cell === 'string' || typeof cell === 'boolean' ? String(cell) : '';

@@ -70,6 +70,11 @@ final class RosterFilesTest extends TestCase
         );
         self::assertStringContainsString('one table', self::refusal(['empty.zip' => self::zip(['readme.txt' => 'x'])]));
         self::assertStringContainsString('no text', self::refusal(['x.csv' => new StringSource("\0\0\0\0")]));
+        $book = dirname(__DIR__, 2).'/fixtures/courses/roster.xlsx';
+        self::assertSame(
+            'roster.xlsx: it is a workbook. Save the sheet as CSV; the pages also read one whose name ends in .xlsx.',
+            self::refusal(['roster.xlsx' => new StringSource((string) file_get_contents($book))]),
+        );
         self::assertNotSame('', self::refusal(['broken.zip' => new StringSource("PK\x03\x04".str_repeat('x', 60))]));
     }
 

@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { answer, tellForm, xsrfToken } from '../../lib/ask';
 import { to } from '../../lib/route';
+import { asText } from '../../lib/spreadsheet';
 import { sentence } from '../../lib/trouble';
 import { Fault } from '../../parts/Fault';
 import { Labelled } from '../../parts/Field';
@@ -28,6 +29,13 @@ function Left({ tried }: { tried: TriedGradebook }) {
             ),
     );
 }
+
+/** A workbook is read here and goes on as the CSV it comes back as. */
+const asGiven = async (file: File): Promise<File> => {
+    const text = await asText(file);
+
+    return text === file ? file : new File([text], file.name.replace(/\.xlsx$/i, '.csv'), { type: 'text/csv' });
+};
 
 const save = (file: Blob, name: string) => {
     const url = URL.createObjectURL(file);
@@ -59,8 +67,9 @@ function useGradebook(production: number, assignment: number) {
         }
         setBusy(false);
     };
-    const look = (sent: File, columns: Columns | null) =>
+    const look = (chosen: File, columns: Columns | null) =>
         carry(async () => {
+            const sent = await asGiven(chosen);
             setFile(sent);
             setTried(await tellForm<TriedGradebook>(to('gradebook.read', { production }), given(sent, columns)));
         });
@@ -122,11 +131,11 @@ export function GradebookFile({ page: { assignments, book } }: { page: Gradebook
                         ))}
                     </select>
                 </Labelled>
-                <Labelled label={t`gradebook, CSV`}>
+                <Labelled label={t`gradebook, CSV (or XLSX, which comes back as CSV)`}>
                     <input
                         type="file"
                         className="file-input"
-                        accept=".csv,.tsv,.txt,text/csv"
+                        accept=".csv,.tsv,.txt,.xlsx,text/csv"
                         onChange={(event) => {
                             const sent = event.target.files?.[0];
                             if (sent !== undefined) {

@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { answer, xsrfToken } from '../../lib/ask';
 import { to } from '../../lib/route';
+import { asText } from '../../lib/spreadsheet';
 import { sentence } from '../../lib/trouble';
 import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
@@ -80,7 +81,7 @@ export function Roster({ production, onRead }: { production: number; onRead: (li
         setChosen(from);
         setFault(null);
         try {
-            const found = await read(production, given, from);
+            const found = await read(production, await Promise.all(given.map(asText)), from);
             setRoster(found);
             onRead(
                 found.people
@@ -100,7 +101,7 @@ export function Roster({ production, onRead }: { production: number; onRead: (li
                     type="file"
                     multiple
                     className="file-input"
-                    accept=".csv,.tsv,.txt,.zip"
+                    accept=".csv,.tsv,.txt,.xlsx,.zip"
                     onChange={(event) => {
                         const given = [...(event.target.files ?? [])];
                         if (given.length > 0) {
