@@ -93,7 +93,11 @@ test.describe('a course', () => {
         await accessible(page, 'what a learner is asked', 'any');
         await expect(page.getByText('This very check is handed in.')).toBeVisible();
         await page.getByRole('link', { name: 'Check my files' }).press('Enter');
+        // the next page must not overtake the press
+        const checked = page.waitForResponse((answer) => answer.request().method() === 'POST');
         await page.getByRole('button', { name: 'Check again' }).first().press('Enter');
+        await checked;
+        await page.waitForLoadState('networkidle');
         await expect(page.getByRole('region', { name: 'Check under way' })).toBeHidden({ timeout: 60_000 });
         await page.waitForLoadState('networkidle');
         await open(page, 'VANE_Pim', 'Hand in');
@@ -160,12 +164,11 @@ test.describe('a course', () => {
         await page.getByRole('button', { name: 'Take it with points' }).click();
         const taken = await again;
         expect(taken.suggestedFilename()).toBe('grades.csv');
-        expect(readFileSync(await taken.path(), 'utf8').trimEnd().split('\r\n')).toEqual([
-            'No,Name,Final,Weathervane study',
-            '4001,Wren,,100',
-            '4002,Pim,12.5,61.5',
-            '4999,Nobody here,,',
-        ]);
+        expect(
+            readFileSync(await taken.path(), 'utf8')
+                .trimEnd()
+                .split('\r\n'),
+        ).toEqual(['No,Name,Final,Weathervane study', '4001,Wren,,100', '4002,Pim,12.5,61.5', '4999,Nobody here,,']);
         await place(page, 'People');
         await page.getByLabel(/^from a roster/).setInputFiles('tests/fixtures/courses/roster.xlsx');
         await expect(page.getByText('2 people; 0 of them are here already.')).toBeVisible();
