@@ -24,6 +24,8 @@ export async function signInAnew(page: Page, email: string): Promise<void> {
 }
 
 export async function signIn(page: Page, email = 'odile@harbour.example'): Promise<void> {
+    // an answer that is still on its way would bring back the cookie of whoever was here before
+    await page.waitForLoadState('networkidle', { timeout: 5000 }).catch(() => undefined);
     const ledger = test.info().project.name;
     const kept = sessions.get(`${ledger} ${email}`);
     if (kept === undefined || !(await isStillSignedIn(page, kept))) {
