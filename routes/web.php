@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\Route;
 
 // more digits than a number of rows has are no id
 foreach ([
-    'change', 'check', 'deliverable', 'exercise', 'handIn', 'intakeRoot', 'invitation', 'link', 'log', 'membership', 'message',
-    'move', 'preset', 'production', 'specification', 'submission', 'view', 'waiver', 'webhook',
+    'change', 'check', 'deliverable', 'exercise', 'handIn', 'intakeRoot', 'invitation', 'link', 'log', 'membership',
+    'message', 'move', 'preset', 'production', 'specification', 'submission', 'view', 'waiver', 'webhook',
 ] as $id) {
     Route::pattern($id, '[0-9]{1,18}');
 }

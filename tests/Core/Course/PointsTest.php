@@ -35,7 +35,7 @@ final class PointsTest extends TestCase
         return new GradedLine($id, $group, 'frames', $pass, $level, $mark);
     }
 
-    /** @return list<GradedLine> two of Picture and one differs, one of Time, one of Naming, two that only should hold */
+    /** @return list<GradedLine> two of Picture, one differs; one of Time, one of Naming, two that only should hold */
     private static function lines(): array
     {
         return [
