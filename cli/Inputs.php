@@ -26,6 +26,7 @@ use PlainLedger\Core\Specification\ApprovedPicture;
 use PlainLedger\Core\Specification\CustomFacts;
 use PlainLedger\Core\Specification\Specification;
 use PlainLedger\Core\Specification\SpecificationRefused;
+use PlainLedger\Core\Submission\SubmissionRecord;
 
 /** What commands are given, read from files or from standard input, which `-` stands for. */
 final readonly class Inputs
@@ -57,6 +58,19 @@ final readonly class Inputs
         $label = $path === '-' ? 'standard input' : $path;
 
         return JsonDocument::parse($text, $label, CheckDocument::FORMAT, self::LARGEST_CHECK);
+    }
+
+    /**
+     * A check, or the record of a submission, which holds one.
+     *
+     * @throws JsonRefused
+     */
+    public static function checkOrRecord(string $path): JsonDocument|SubmissionRecord
+    {
+        $text = $path === '-' ? '' : TextFile::read($path, $path, SubmissionRecord::LARGEST);
+        $isRecord = preg_match('~^\s*\{\s*"format"\s*:\s*"'.SubmissionRecord::FORMAT.'"~', $text) === 1;
+
+        return $isRecord ? SubmissionRecord::read($text, $path) : self::check($path);
     }
 
     /**

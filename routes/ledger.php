@@ -329,6 +329,11 @@ Route::middleware(['auth', 'throttle:work'])->prefix('/submissions/{submission}'
             ->middleware('throttle:costly')
             ->name('seal.again');
         Route::delete('/seal', [Submission\SealController::class, 'destroy'])->name('seal.stop');
+        Route::get('/sums', [Submission\SumsController::class, 'show'])->name('sums');
+        Route::post('/sums', [Submission\SumsController::class, 'store'])
+            ->middleware('throttle:picked')
+            ->withoutMiddleware('throttle:work')
+            ->name('sums.tell');
         Route::post('/links', [Submission\RecordController::class, 'share'])->name('record.share');
     });
 });

@@ -36,6 +36,11 @@ final readonly class HandedOver
     {
         $delivery = $submission->delivery
             ?? throw SubmissionRefused::because(Phrase::of('Where its files lie is not kept any more.'));
+        if ($submission->isOnOwnDisk()) {
+            throw SubmissionRefused::because(Phrase::of(
+                'Its files stay on the machine on which they were signed, and cannot be packed from here.',
+            ));
+        }
         $this->listing = CheckedPlace::of($delivery, $submission->deliverable, true)->listing();
         $this->listed = SealRun::files($this->listing);
         $record = $submission->signedRecord();

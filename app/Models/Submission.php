@@ -37,6 +37,8 @@ use PlainLedger\Core\Submission\SubmissionRecord;
  * @property Carbon|null $withdrawn_at
  * @property string|null $withdrawn_why
  * @property array{at: string, holds: bool, says: list<string>}|null $verified
+ * @property array{number: int|null, says: list<string>, approved: list<array{number: int, signed_by: string,
+ *   signed_at: string, files: int, names: list<string>}>}|null $since  how it stands to the one that was signed before
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property Deliverable $deliverable
@@ -51,13 +53,13 @@ final class Submission extends Model
     public const SHOWN = [
         'id', 'deliverable_id', 'check_id', 'delivery_id', 'user_id', 'withdrawn_by_id', 'number', 'state', 'note',
         'answers', 'algorithms', 'progress', 'seen_at', 'fault', 'file_count', 'total_size', 'fingerprint',
-        'signed_at', 'withdrawn_at', 'withdrawn_why', 'verified', 'created_at', 'updated_at',
+        'signed_at', 'withdrawn_at', 'withdrawn_why', 'verified', 'since', 'created_at', 'updated_at',
     ];
 
     protected $fillable = [
         'deliverable_id', 'check_id', 'delivery_id', 'user_id', 'withdrawn_by_id', 'number', 'state', 'note', 'answers',
         'algorithms', 'progress', 'seen_at', 'fault', 'file_count', 'total_size', 'fingerprint', 'record', 'signed_at',
-        'withdrawn_at', 'withdrawn_why', 'verified',
+        'withdrawn_at', 'withdrawn_why', 'verified', 'since',
     ];
 
     protected $hidden = ['record'];
@@ -66,7 +68,7 @@ final class Submission extends Model
     {
         return [
             'state' => SubmissionState::class, 'answers' => 'array', 'algorithms' => 'array', 'progress' => 'array',
-            'verified' => 'array', 'seen_at' => 'datetime', 'signed_at' => 'datetime', 'withdrawn_at' => 'datetime',
+            'verified' => 'array', 'since' => 'array', 'seen_at' => 'datetime', 'signed_at' => 'datetime', 'withdrawn_at' => 'datetime',
         ];
     }
 
@@ -107,7 +109,7 @@ final class Submission extends Model
      */
     public function scopeShown(Builder $query): void
     {
-        $query->select(self::SHOWN)->with('person', 'withdrawer');
+        $query->select(self::SHOWN)->with(['person', 'withdrawer', 'delivery:id,origin']);
     }
 
     /** @return list<SumAlgorithm> */
@@ -121,6 +123,12 @@ final class Submission extends Model
         $packed = self::query()->whereKey($this->id)->value('record');
 
         return SubmissionRecord::read((string) gzdecode((string) $packed), 'the record');
+    }
+
+    /** Whether its files lie where only the browser of whoever had them checked can read them. */
+    public function isOnOwnDisk(): bool
+    {
+        return $this->delivery?->origin === DeliveryOrigin::Own;
     }
 
     /** Whether its files are being read just now, to be signed or to be verified. */

@@ -22,16 +22,7 @@ final readonly class FilesSince
 
     public static function of(Delivery $checked, Seal $seal): self
     {
-        $then = [];
-        foreach ($checked->groups as $group) {
-            for ($row = 0; $row < $group->count(); $row++) {
-                $file = $group->listed($row);
-                $isList = ChecksumList::isNamedSo($file->name) || ChecksumList::isChain($file->path());
-                if (! $isList && ! SystemFiles::has($file->path())) {
-                    $then[$file->path()] = [$file->size, $file->modified];
-                }
-            }
-        }
+        $then = self::dated($checked);
         [$changed, $come] = [[], []];
         foreach ($seal->files as $file) {
             $was = $then[$file->path] ?? null;
@@ -44,6 +35,23 @@ final readonly class FilesSince
         }
 
         return new self($changed, $come, array_map(strval(...), array_keys($then)));
+    }
+
+    /** @return array<array-key, array{int, int}> size and time of what was checked, by path; without lists of sums */
+    public static function dated(Delivery $checked): array
+    {
+        $then = [];
+        foreach ($checked->groups as $group) {
+            for ($row = 0; $row < $group->count(); $row++) {
+                $file = $group->listed($row);
+                $isList = ChecksumList::isNamedSo($file->name) || ChecksumList::isChain($file->path());
+                if (! $isList && ! SystemFiles::has($file->path())) {
+                    $then[$file->path()] = [$file->size, $file->modified];
+                }
+            }
+        }
+
+        return $then;
     }
 
     public function areTheSame(): bool

@@ -15,6 +15,11 @@ final readonly class RecordHtml
     /** Lines of the sums that are printed: all of them stand in the record itself and in its lists. */
     private const MOST_FILES = 40;
 
+    /** Names of files of one kind that are printed, those of a sequence as one. */
+    private const MOST_NAMES = 12;
+
+    private const SINCE = ['same' => 'as they were', 'again' => 'came again', 'new' => 'new', 'gone' => 'gone'];
+
     /**
      * @param  string  $standing  what became of it since; empty where it stands as it was signed
      * @param  string  $size  of the letters, as CSS has it
@@ -37,6 +42,7 @@ final readonly class RecordHtml
             .$this->signed($record)
             .self::found($data)
             .self::exceptions($data)
+            .self::since($data)
             .self::sequences($data)
             .self::files($data)
             .$this->seal($record);
@@ -81,6 +87,9 @@ CSS;
             'Signed by' => self::text($data, 'signed_by'),
             'Signed at' => self::text($data, 'signed_at'),
             'Checked at' => self::text($data, 'checked_at').', '.self::text($data, 'depth'),
+            'Files' => self::text($data, 'read_by') === 'browser'
+                ? 'They stay on the machine of whoever signed; their sums were worked out there by the browser.'
+                : '',
             'Verdict' => self::text($data, 'verdict'),
             'Takes the place of' => self::text($data, 'replaces') === ''
                 ? ''
@@ -153,6 +162,41 @@ CSS;
         }
 
         return $lines === '' ? '' : "<h2>What was accepted, and why</h2><ul>{$lines}</ul>";
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private static function since(array $data): string
+    {
+        $since = self::member($data, 'since');
+        $lines = '';
+        foreach ($since === [] ? [] : self::SINCE as $key => $word) {
+            $names = self::strings(self::member(self::member($since, $key), 'names'));
+            $lines .= $names === '' ? '' : "<li>{$word}: <span class=\"mono\">{$names}</span></li>";
+        }
+        foreach (self::rows($since, 'renamed') as $pair) {
+            $lines .= '<li>renamed: <span class="mono">'.self::e(self::text($pair, 'from').' → '
+                .self::text($pair, 'to')).'</span></li>';
+        }
+        $approved = self::rows($data, 'approved');
+        $rows = '';
+        foreach (count($approved) > 1 ? $approved : [] as $one) {
+            $rows .= '<tr><td>number '.self::e(self::text($one, 'number').', '.self::text($one, 'signed_by').', '
+                .self::text($one, 'signed_at')).'</td><td class="mono">'
+                .self::strings(self::member($one, 'names')).'</td></tr>';
+        }
+
+        return $lines.$rows === '' ? '' : '<h2>Since number '.self::e(self::text($since, 'number')).'</h2>'
+            ."<ul>{$lines}</ul>".($rows === '' ? '' : '<table><thead><tr><th scope="col">first signed in</th>'
+            ."<th scope=\"col\">files</th></tr></thead><tbody>{$rows}</tbody></table>");
+    }
+
+    /** @param  array<array-key, mixed>  $texts */
+    private static function strings(array $texts): string
+    {
+        $some = array_slice(array_filter($texts, is_string(...)), 0, self::MOST_NAMES);
+        $more = count($texts) - count($some);
+
+        return self::e(implode(', ', $some).($more > 0 ? " and {$more} more" : ''));
     }
 
     /** @param  array<string, mixed>  $data */

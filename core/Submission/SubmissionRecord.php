@@ -71,13 +71,11 @@ final readonly class SubmissionRecord
     public function sums(): array
     {
         $sums = [];
-        $files = $this->data['files'] ?? null;
-        foreach (is_array($files) ? $files : [] as $file) {
-            $path = is_array($file) ? $file['path'] ?? null : null;
-            $all = is_array($file) ? $file['sums'] ?? null : null;
-            $first = is_array($all) ? array_key_first($all) : null;
-            if (is_string($path) && is_array($all) && $first !== null && is_string($all[$first])) {
-                $sums[self::pathOf($path)] = [(string) $first, $all[$first]];
+        foreach ($this->files() as $path => $file) {
+            $all = is_array($file['sums'] ?? null) ? $file['sums'] : [];
+            $first = array_key_first($all);
+            if ($first !== null && is_string($all[$first])) {
+                $sums[$path] = [(string) $first, $all[$first]];
             }
         }
 
@@ -88,12 +86,10 @@ final readonly class SubmissionRecord
     public function sumsBy(SumAlgorithm $algorithm): array
     {
         $sums = [];
-        $files = $this->data['files'] ?? null;
-        foreach (is_array($files) ? $files : [] as $file) {
-            $path = is_array($file) ? $file['path'] ?? null : null;
-            $sum = is_array($file) && is_array($file['sums'] ?? null) ? $file['sums'][$algorithm->value] ?? null : null;
-            if (is_string($path) && is_string($sum)) {
-                $sums[self::pathOf($path)] = $sum;
+        foreach ($this->files() as $path => $file) {
+            $sum = is_array($file['sums'] ?? null) ? $file['sums'][$algorithm->value] ?? null : null;
+            if (is_string($sum)) {
+                $sums[$path] = $sum;
             }
         }
 
@@ -133,14 +129,72 @@ final readonly class SubmissionRecord
     public function sizes(): array
     {
         $sizes = [];
-        $files = $this->data['files'] ?? null;
-        foreach (is_array($files) ? $files : [] as $file) {
-            if (is_array($file) && is_string($file['path'] ?? null) && is_int($file['bytes'] ?? null)) {
-                $sizes[self::pathOf($file['path'])] = $file['bytes'];
+        foreach ($this->files() as $path => $file) {
+            if (is_int($file['bytes'] ?? null)) {
+                $sizes[$path] = $file['bytes'];
             }
         }
 
         return $sizes;
+    }
+
+    /** @return int among those of its deliverable */
+    public function number(): int
+    {
+        $number = $this->data['number'] ?? null;
+
+        return is_int($number) ? $number : 0;
+    }
+
+    /** @return array<array-key, array{int, int}> bytes, and seconds since 1970, by path */
+    public function dated(): array
+    {
+        $dated = [];
+        foreach ($this->files() as $path => $file) {
+            $at = is_string($file['modified'] ?? null) ? strtotime($file['modified']) : false;
+            $dated[$path] = [is_int($file['bytes'] ?? null) ? $file['bytes'] : 0, $at === false ? 0 : $at];
+        }
+
+        return $dated;
+    }
+
+    /** @return array<array-key, int> the number of the submission in which each file was first signed, by path */
+    public function firstSigned(): array
+    {
+        $first = [];
+        foreach ($this->files() as $path => $file) {
+            $first[$path] = is_int($file['first_signed'] ?? null) ? $file['first_signed'] : $this->number();
+        }
+
+        return $first;
+    }
+
+    /** @return array<int, array{by: string, at: string}> who signed, and when, by the number of the submission */
+    public function approvedBy(): array
+    {
+        $text = static fn (array $from, string $key): string => is_string($from[$key] ?? null) ? $from[$key] : '';
+        $who = [];
+        $approved = $this->data['approved'] ?? null;
+        foreach (is_array($approved) ? $approved : [] as $one) {
+            if (is_array($one) && is_int($one['number'] ?? null)) {
+                $who[$one['number']] = ['by' => $text($one, 'signed_by'), 'at' => $text($one, 'signed_at')];
+            }
+        }
+
+        return $who + [$this->number() => [
+            'by' => $text($this->data, 'signed_by'), 'at' => $text($this->data, 'signed_at'),
+        ]];
+    }
+
+    /** @return \Generator<string, array<mixed>> what it says of each file, by path */
+    private function files(): \Generator
+    {
+        $files = $this->data['files'] ?? null;
+        foreach (is_array($files) ? $files : [] as $file) {
+            if (is_array($file) && is_string($file['path'] ?? null)) {
+                yield self::pathOf($file['path']) => $file;
+            }
+        }
     }
 
     /** A path as JSON can hold it: bytes that are no letters are written as `%XX`, and the sign itself. */

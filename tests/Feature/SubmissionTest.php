@@ -27,38 +27,17 @@ use PlainLedger\Core\Checksums\SumAlgorithm;
 use PlainLedger\Core\Submission\SubmissionRecord;
 use Tests\Core\Support\Workbench;
 use Tests\Feature\Support\LedgerTestCase;
+use Tests\Feature\Support\Signing;
 
 /** What is handed over is sealed to the very files that were checked. */
 final class SubmissionTest extends LedgerTestCase
 {
+    use Signing;
+
     protected function setUp(): void
     {
         parent::setUp();
-        $this->withSideTables();
-        $this->intake->frames('tide/TC_010/v1/TC_010.%04d.png', '1001-1010', Workbench::png());
-        // no picture tells its rate
-        $this->production->update(['house' => ['require' => []]]);
-    }
-
-    private function check(): Check
-    {
-        $this->actingAs($this->artist)->post(
-            "/deliverables/{$this->deliverable->id}/checks",
-            ['root' => $this->root(), 'below' => 'TC_010/v1', 'depth' => 'quick'],
-        )->assertSessionHasNoErrors();
-        $this->actingAs($this->coordinator);
-
-        return Check::query()->latest('id')->firstOrFail();
-    }
-
-    /** @param  array<string, mixed>  $more */
-    private function sign(Check $check, array $more = []): ?Submission
-    {
-        $this->actingAs($this->coordinator)
-            ->post("/deliverables/{$this->deliverable->id}/submission", ['check' => $check->id] + $more)
-            ->assertRedirect();
-
-        return Submission::query()->latest('id')->first();
+        $this->withTenFrames();
     }
 
     public function test_on_paper_an_open_link_is_a_code(): void
@@ -93,17 +72,6 @@ final class SubmissionTest extends LedgerTestCase
         self::assertSame([1, 'another slate'], [
             $calls[0]['about']['submission'], $calls[1]['about']['why'],
         ]);
-    }
-
-    /** @return array<string, mixed> */
-    private function shown(): array
-    {
-        return $this->page("/deliverables/{$this->deliverable->id}/submission");
-    }
-
-    private function frame(int $number): string
-    {
-        return "{$this->intake->folder}/tide/TC_010/v1/TC_010.{$number}.png";
     }
 
     public function test_what_balances_is_signed_and_its_record_holds(): void
@@ -378,10 +346,10 @@ final class SubmissionTest extends LedgerTestCase
         self::assertSame(2, Check::query()->count());
     }
 
-    public function test_files_on_somebody_s_own_machine_cannot_be_signed_from_here(): void
+    public function test_files_of_an_intake_that_is_no_more_cannot_be_signed(): void
     {
         $check = $this->check();
-        $check->delivery?->update(['origin' => 'own', 'intake_root_id' => null]);
+        $check->delivery?->update(['intake_root_id' => null]);
         self::assertSame(['elsewhere'], array_column($this->shown()['obstacles'], 'kind'));
         $this->expectException(SubmissionRefused::class);
         app(SignOff::class)->run($this->deliverable, $check->id, '', [], [SumAlgorithm::Md5], $this->coordinator);

@@ -459,6 +459,13 @@ final class WhoMayTest extends LedgerTestCase
         yield 'how far its sums are' => ['get', '/submissions/Z/seal', $theirs];
         yield 'looking at its files again' => ['post', '/submissions/Z/seal', $decides(302)];
         yield 'looking at them no further' => ['delete', '/submissions/Z/seal', $decides(302)];
+        yield 'which sums are wanted of a browser' => ['get', '/submissions/Z/sums', $decides(404)];
+        yield 'sums from a browser' => [
+            'post', '/submissions/Z/sums', $decides(302), [
+                'sums' => [], 'all' => false, 'now' => 1,
+                'files' => 0, 'all_files' => 0, 'bytes' => 0, 'all_bytes' => 0,
+            ],
+        ];
         yield 'its record' => ['get', '/submissions/Z/record.html', $theirs];
         yield 'all of it as an archive' => [
             'get', '/submissions/Z/package.zip', ['artist' => 302, 'coordinator' => 302] + $theirs,

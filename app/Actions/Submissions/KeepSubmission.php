@@ -48,11 +48,17 @@ final readonly class KeepSubmission
             $number = 1 + (int) Submission::query()->where('deliverable_id', $deliverable->id)->max('number');
             $at = Carbon::now('UTC');
             $last = Chain::last($deliverable->id);
+            $since = SinceBefore::of($submission, $check, $seal);
+            $told = $since->toArray($number, (string) $submission->person?->name, $at->format(RecordContent::TIME));
             $record = SubmissionRecord::signed(
-                (new RecordContent($submission, $check, $seal, $obstacles))->toArray($number, $at, [
-                    'replaces' => $earlier?->number,
-                    'history' => ['entries' => $last->number ?? 0, 'before' => $last->sum ?? HistoryEntry::NOTHING],
-                ]),
+                (new RecordContent($submission, $check, $seal, $obstacles, $since->approvals))->toArray(
+                    $number,
+                    $at,
+                    $told + [
+                        'replaces' => $earlier?->number,
+                        'history' => ['entries' => $last->number ?? 0, 'before' => $last->sum ?? HistoryEntry::NOTHING],
+                    ],
+                ),
                 RecordKeys::own(),
             );
             $text = $record->write();
@@ -61,6 +67,9 @@ final readonly class KeepSubmission
                 'number' => $number, 'state' => SubmissionState::Signed, 'progress' => null, 'signed_at' => $at,
                 'file_count' => count($seal->files), 'total_size' => $seal->bytes(),
                 'fingerprint' => $seal->fingerprint(), 'record' => gzencode($text, self::LEVEL), 'fault' => null,
+                'since' => [
+                    'number' => $since->number(), 'says' => $since->sentences(), 'approved' => $told['approved'],
+                ],
             ]);
             Chain::add($deliverable->id, 'signed off', [
                 'submission' => $number, 'record' => hash('sha256', $text), 'files' => count($seal->files),

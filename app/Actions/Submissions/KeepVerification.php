@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Sealing\Seal;
 use PlainLedger\Core\Sealing\Verification;
+use PlainLedger\Core\Text\PlainSentence;
 use PlainLedger\Core\Text\Text;
 
 /** Says of the files of a submission what became of them since it was signed. */
@@ -18,6 +19,7 @@ final readonly class KeepVerification
     /** Files of a kind that are named. */
     private const MOST = 20;
 
+    /** @throws PlainSentence where the record itself cannot be read */
     public function run(Submission $submission, Seal $seal): void
     {
         $record = $submission->signedRecord();

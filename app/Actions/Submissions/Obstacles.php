@@ -7,6 +7,7 @@ namespace App\Actions\Submissions;
 use App\Actions\Checks\AskedLayers;
 use App\Models\Check;
 use App\Models\Deliverable;
+use App\Models\DeliveryOrigin;
 use App\Models\Submission;
 use PlainLedger\Core\Submission\Obstacle;
 use PlainLedger\Core\Submission\ObstacleKind;
@@ -35,10 +36,9 @@ final readonly class Obstacles
         if ($check === null) {
             return [...$obstacles, Obstacle::of(ObstacleKind::NotChecked, 'The files were not checked yet.')];
         }
-        if ($check->delivery?->order() === null) {
-            $obstacles[] = Obstacle::of(ObstacleKind::Elsewhere, 'The files lie on somebody’s own machine, where they '
-                .'cannot be read whole from here. Hand them in as an archive, or put them into the intake, and check '
-                .'them there.');
+        if ($check->delivery?->order() === null && $check->delivery?->origin !== DeliveryOrigin::Own) {
+            $obstacles[] = Obstacle::of(ObstacleKind::Elsewhere, 'Where the files lay cannot be reached from here any '
+                .'more. Put them into the intake, or hand them in as an archive, and check them there.');
         }
         if (AskedLayers::hasChangedSince($deliverable, $check)) {
             $obstacles[] = Obstacle::of(

@@ -10,12 +10,16 @@ use Illuminate\Support\Carbon;
 use PlainLedger\Core\Sealing\Seal;
 use PlainLedger\Core\Sealing\SealedFile;
 use PlainLedger\Core\Specification\SpecificationDocument;
+use PlainLedger\Core\Submission\Approvals;
 use PlainLedger\Core\Submission\Obstacle;
 use PlainLedger\Core\Submission\SubmissionRecord;
 
 /** Everything that a record says. */
 final readonly class RecordContent
 {
+    /** UTC. */
+    public const TIME = 'Y-m-d\TH:i:s\Z';
+
     /** What a check's document has for its page alone. */
     private const OF_PAGES = ['strip' => 1, 'since' => 1];
 
@@ -25,6 +29,7 @@ final readonly class RecordContent
         private Check $check,
         private Seal $seal,
         private array $obstacles,
+        private Approvals $approvals,
     ) {}
 
     /**
@@ -43,9 +48,9 @@ final readonly class RecordContent
                 'code' => $deliverable->code, 'title' => $deliverable->title, 'owner' => $deliverable->owner?->name,
             ],
             'signed_by' => $this->submission->person?->name,
-            'signed_at' => $at->format('Y-m-d\TH:i:s\Z'),
+            'signed_at' => $at->format(self::TIME),
             'note' => $this->submission->note,
-            'checked_at' => $this->check->updated_at->copy()->utc()->format('Y-m-d\TH:i:s\Z'),
+            'checked_at' => $this->check->updated_at->copy()->utc()->format(self::TIME),
             'verdict' => $account['verdict'],
             'depth' => $account['depth'],
             'accepted' => $this->accepted($account),
@@ -54,7 +59,8 @@ final readonly class RecordContent
             'check' => $account,
             'totals' => ['files' => count($this->seal->files), 'bytes' => $this->seal->bytes()],
             'fingerprint' => $this->seal->fingerprint(),
-            'files' => array_map(self::file(...), $this->seal->files),
+            'read_by' => $this->submission->isOnOwnDisk() ? 'browser' : 'server',
+            'files' => array_map($this->file(...), $this->seal->files),
         ] + $standing;
     }
 
@@ -99,11 +105,13 @@ final readonly class RecordContent
     }
 
     /** @return array<string, mixed> */
-    private static function file(SealedFile $file): array
+    private function file(SealedFile $file): array
     {
+        $first = $this->approvals->numbers[$file->path] ?? null;
+
         return [
             'path' => SubmissionRecord::written($file->path), 'bytes' => $file->size,
-            'modified' => gmdate('Y-m-d\TH:i:s\Z', $file->modified), 'sums' => $file->sums,
-        ];
+            'modified' => gmdate(self::TIME, $file->modified), 'sums' => $file->sums,
+        ] + ($first === null ? [] : ['first_signed' => $first]);
     }
 }

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Actions\Submissions;
 
 use App\Intake\CheckedPlace;
-use App\Intake\Spool;
+use App\Intake\SealSpool;
 use App\Language\Phrase;
 use App\Models\Submission;
 use App\Queue\Workers;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Sealing\Seal;
-use PlainLedger\Core\Sealing\SealedFile;
 use PlainLedger\Core\Sealing\SealProgress;
 use PlainLedger\Core\Sealing\SealRun;
 use PlainLedger\Core\Text\PlainSentence;
@@ -50,7 +48,7 @@ final class SealSlice implements ShouldQueue
                 ? $verify->failed($submission, $refused->getMessage())
                 : $keep->failed($submission, $refused->getMessage());
         }
-        Storage::delete(Spool::name('seal', $submission));
+        SealSpool::of($submission)->remove();
     }
 
     /**
@@ -65,7 +63,8 @@ final class SealSlice implements ShouldQueue
                 'What was checked is not kept any more. Check the files again.',
             ));
         $listing = CheckedPlace::of($delivery, $submission->deliverable, true)->listing();
-        $run = new SealRun($listing, $submission->sumAlgorithms(), $this->known($submission));
+        $spool = SealSpool::of($submission);
+        $run = new SealRun($listing, $submission->sumAlgorithms(), $spool->files());
         $until = microtime(true) + (int) config('ledger.slice');
         $told = 0.0;
         foreach ($run->steps(static fn () => Workers::beat()) as $progress) {
@@ -79,7 +78,7 @@ final class SealSlice implements ShouldQueue
             // each slice gets on, however long it took to find out where the one before it had come to
             $isOver = $now > $until && $run->read > 0 && $progress->files < $progress->allFiles;
             if ($isOver && config('queue.default') !== 'sync') {
-                $this->putAside($submission, $run->result());
+                $spool->add($run->result()->files);
                 self::dispatch($this->submission);
 
                 return null;
@@ -103,28 +102,6 @@ final class SealSlice implements ShouldQueue
         ]) === 1;
     }
 
-    private function putAside(Submission $submission, Seal $seal): void
-    {
-        $files = array_map(static fn (SealedFile $file): array => $file->toArray(), $seal->files);
-        Storage::put(
-            Spool::name('seal', $submission),
-            (string) gzencode(json_encode($files, JSON_THROW_ON_ERROR), 3),
-        );
-    }
-
-    /** @return list<SealedFile> what earlier slices came to */
-    private function known(Submission $submission): array
-    {
-        $name = Spool::name('seal', $submission);
-        if (! Storage::exists($name)) {
-            return [];
-        }
-        /** @var list<array{path: string, size: int, modified: int, sums: array<string, string>}> $files */
-        $files = json_decode((string) gzdecode((string) Storage::get($name)), true) ?? [];
-
-        return array_map(SealedFile::fromArray(...), $files);
-    }
-
     public function failed(?\Throwable $fault): void
     {
         $submission = Submission::query()->find($this->submission);
@@ -132,7 +109,7 @@ final class SealSlice implements ShouldQueue
             $submission->number !== null
                 ? app(KeepVerification::class)->failed($submission, self::BROKE_OFF)
                 : app(KeepSubmission::class)->failed($submission, self::BROKE_OFF);
-            Storage::delete(Spool::name('seal', $submission));
+            SealSpool::of($submission)->remove();
         }
     }
 }

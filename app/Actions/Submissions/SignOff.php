@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Submissions;
 
+use App\Intake\SealSpool;
 use App\Language\Phrase;
 use App\Models\Deliverable;
 use App\Models\Submission;
@@ -47,8 +48,20 @@ final readonly class SignOff
                 'progress' => ['files' => 0, 'all_files' => 0, 'bytes' => 0, 'all_bytes' => 0],
             ]);
         });
-        SealSlice::dispatch($submission->id);
+        self::goOn($submission);
+        // what lies on somebody's own disk is read by their browser
+        $submission->isOnOwnDisk() || SealSlice::dispatch($submission->id);
 
         return $submission;
+    }
+
+    /** What was read for one that broke off is not read again. */
+    private static function goOn(Submission $submission): void
+    {
+        $before = Submission::query()->where('check_id', $submission->check_id)
+            ->where('state', SubmissionState::Failed)->latest('id')->first();
+        if ($before !== null && $before->algorithms === $submission->algorithms) {
+            SealSpool::of($submission)->goOnFrom(SealSpool::of($before));
+        }
     }
 }

@@ -38,7 +38,7 @@ final readonly class PickedNames
             if (! is_string($path) || ! is_int($size) || ! is_int($time)) {
                 throw FolderRefused::because('chosen', 'was not told of in the way that was agreed');
             }
-            $isOne = self::isOne($path) && $size >= 0 && $size <= self::MOST_BYTES;
+            $isOne = self::canHold($path, $size);
             // what is left out keeps its line: whoever told of it knows each by its number
             $line = $isOne ? [base64_encode($path), $size, intdiv($time - $ahead, 1000)] : null;
             $lines .= json_encode($line, JSON_THROW_ON_ERROR)."\n";
@@ -47,9 +47,12 @@ final readonly class PickedNames
         return $lines;
     }
 
-    private static function isOne(string $path): bool
+    /** Whether it can be a file of a delivery at all. */
+    public static function canHold(string $path, int $size): bool
     {
-        return strlen($path) <= self::LONGEST
+        return $size >= 0
+            && $size <= self::MOST_BYTES
+            && strlen($path) <= self::LONGEST
             && ZipName::staysInside($path)
             && ZipName::parts($path)[1] !== ''
             && ! SetAside::holds($path)

@@ -4,7 +4,7 @@ import { History } from '../features/submission/History';
 import { RecordLinks } from '../features/submission/RecordLinks';
 import { Sealing } from '../features/submission/Sealing';
 import { Past, Signed } from '../features/submission/Signed';
-import { Accepted, InTheWay, SignOff, WhatIsSigned } from '../features/submission/SignOff';
+import { Accepted, InTheWay, SignOff, Since, WhatIsSigned } from '../features/submission/SignOff';
 import { Book } from '../parts/Book';
 import { Folios } from '../parts/Folios';
 import type { SubmissionPage } from '../types/views';
@@ -43,7 +43,8 @@ function ToSign({ page }: { page: SubmissionPage }) {
             </div>
             {check !== null && !(canSign && obstacles.length > 0) && <InTheWay obstacles={obstacles} />}
             <Accepted accepted={page.accepted} />
-            {check !== null && canSign && <SignOff key={check.id} page={page} check={check.id} />}
+            <Since since={page.since} />
+            {check !== null && canSign && <SignOff key={check.id} page={page} check={check} />}
         </>
     );
 }

@@ -412,6 +412,8 @@ export const routes: Config = {
         },
         'seal.again': { uri: 'submissions/{submission}/seal', methods: ['POST'], parameters: ['submission'] },
         'seal.stop': { uri: 'submissions/{submission}/seal', methods: ['DELETE'], parameters: ['submission'] },
+        sums: { uri: 'submissions/{submission}/sums', methods: ['GET', 'HEAD'], parameters: ['submission'] },
+        'sums.tell': { uri: 'submissions/{submission}/sums', methods: ['POST'], parameters: ['submission'] },
         'record.share': { uri: 'submissions/{submission}/links', methods: ['POST'], parameters: ['submission'] },
         check: { uri: 'checks/{check}', methods: ['GET', 'HEAD'], parameters: ['check'] },
         'check.progress': { uri: 'checks/{check}/progress', methods: ['GET', 'HEAD'], parameters: ['check'] },
@@ -679,6 +681,8 @@ declare module 'ziggy-js' {
         'submission.withdraw': readonly [{ name: 'submission'; required: true }];
         'seal.again': readonly [{ name: 'submission'; required: true }];
         'seal.stop': readonly [{ name: 'submission'; required: true }];
+        sums: readonly [{ name: 'submission'; required: true }];
+        'sums.tell': readonly [{ name: 'submission'; required: true }];
         'record.share': readonly [{ name: 'submission'; required: true }];
         check: readonly [{ name: 'check'; required: true }];
         'check.progress': readonly [{ name: 'check'; required: true }];

@@ -386,6 +386,18 @@ export interface CheckPage {
 
 export type CheckState = 'queued' | 'running' | 'done' | 'stopped' | 'failed';
 
+export interface CheckToSign {
+    id: number;
+    at: string;
+    depth: string;
+    verdict: Verdict | null;
+    files: number;
+    bytes: number;
+    /** Its files lie on the disk of whoever had them checked. */
+    own: boolean;
+    folder: string;
+}
+
 export type CheckedScene = {
     file: string | null;
     makes: string[];
@@ -1422,6 +1434,8 @@ export interface SealShown {
     allFiles: number;
     bytes: number;
     allBytes: number;
+    /** They are read by the browser of whoever has them on a disk of their own. */
+    own: boolean;
     /** Nobody works on what is queued. */
     alone: boolean;
 }
@@ -1548,6 +1562,13 @@ export type SinceBefore = {
     unasked: { id: string; label: string; from: string; to: string }[];
 };
 
+export interface SinceShown {
+    number: number;
+    /** It was withdrawn, and what was approved by it with it. */
+    withdrawn: boolean;
+    says: string[];
+}
+
 export interface SpecificationPage {
     book: Book;
     deliverable: DeliverableHead;
@@ -1583,8 +1604,11 @@ export interface SubmissionPage {
     book: Book;
     deliverable: DeliverableHead;
     may: { sign: boolean };
-    check: { id: number; at: string; depth: string; verdict: Verdict | null; files: number; bytes: number } | null;
-    obstacles: { kind: ObstacleKind; says: string; key: string | null }[];
+    check: CheckToSign | null;
+    obstacles: { kind: ObstacleKind; says: string; key: string | null; before: string | null }[];
+    since: SinceShown | null;
+    /** The number of the one that was signed last. */
+    before: number | null;
     accepted: { id: string; part: string; required: string; found: string | null; reason: string }[];
     algorithms: { value: string; label: string }[];
     current: SubmissionShown | null;
@@ -1617,6 +1641,13 @@ export interface SubmissionShown {
     withdrawn: { by: string | null; at: string; why: string } | null;
     verified: { at: string; holds: boolean; says: string[] } | null;
     check: number | null;
+    /** Its files stay on the disk of whoever had them checked. */
+    own: boolean;
+    /** The one that was signed before, with which it was compared; null where there is none. */
+    sinceNumber: number | null;
+    /** what of it came again since then, in sentences */
+    since: string[];
+    approved: { number: number; by: string; at: string; files: number; names: string[] }[];
 }
 
 export type SubmissionState = 'sealing' | 'signed' | 'failed' | 'withdrawn' | 'replaced';

@@ -1054,6 +1054,37 @@ final class CommandLineTest extends TestCase
         self::assertSame(3, $this->run_(['verify', '--record', 'r.json', '--list', 'r.json'])[0]);
     }
 
+    public function test_two_records_tell_which_files_came_again(): void
+    {
+        $key = RecordKey::of(str_repeat('k', 32));
+        $record = fn (int $number, array $sums): string => SubmissionRecord::signed([
+            'number' => $number,
+            'check' => json_decode($this->run_(['check', '--spec', $this->specification(), '--files', '.', '--format',
+                'json'])[1], true),
+            'files' => array_map(
+                static fn (string $name, string $of): array => [
+                    'path' => $name, 'bytes' => 3, 'sums' => ['sha256' => hash('sha256', $of), 'md5' => md5($of)],
+                ],
+                array_keys($sums),
+                $sums,
+            ),
+        ], $key)->write();
+        $this->bench->put('one.json', $record(1, ['x.0001.exr' => 'a', 'x.0002.exr' => 'b', 'x.0003.exr' => 'c']));
+        $this->bench->put('two.json', $record(2, ['x.0001.exr' => 'a', 'x.0002.exr' => 'B', 'y.0003.exr' => 'c']));
+        [$code, $text] = $this->run_(['compare', 'one.json', 'two.json']);
+        self::assertStringContainsString(
+            "As they were: x.0001.exr.\nCame again: x.0002.exr.\nRenamed: x.0003.exr is y.0003.exr now.\n",
+            $text,
+        );
+        [, $json] = $this->run_(['compare', 'one.json', 'two.json', '--format', 'json']);
+        $schema = (string) file_get_contents(dirname(__DIR__, 3).'/docs/schema/comparison.schema.json');
+        self::assertTrue((new Validator)->validate(json_decode($json), $schema)->isValid());
+        self::assertSame([1, 'sums', ['files' => 1, 'names' => ['x.0002.exr']]], [
+            json_decode($json, true)['files']['number'], json_decode($json, true)['files']['by'],
+            json_decode($json, true)['files']['again'],
+        ]);
+    }
+
     public function test_an_exercise_is_made_and_its_answer_marked(): void
     {
         self::assertSame(0, $this->run_(['practice', 'make', '--exercise', '6', '--for', 'wren', '--into', 'six'])[0]);

@@ -8,12 +8,14 @@ use App\Actions\Submissions\LostSeals;
 use App\Actions\Submissions\SealSlice;
 use App\Actions\Submissions\SubmissionRefused;
 use App\Http\Pages\Submission\SealShown;
+use App\Intake\SealSpool;
 use App\Language\Phrase;
 use App\Models\Submission;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 
 /** The reading of a submission's files: how far it is, once more, and no further. */
@@ -27,8 +29,11 @@ final class SealController
     }
 
     /** Its files are read once more, and compared with what was signed. */
-    public function store(#[CurrentUser] User $by, Submission $submission): RedirectResponse
-    {
+    public function store(
+        Request $request,
+        #[CurrentUser] User $by,
+        Submission $submission,
+    ): RedirectResponse|JsonResponse {
         if (! $submission->state->isSigned()) {
             throw SubmissionRefused::because(Phrase::of('It was never signed, so there is nothing to compare with.'));
         }
@@ -39,14 +44,21 @@ final class SealController
             ),
             'seen_at' => Carbon::now(),
         ]);
-        $begun === 1 && SealSlice::dispatch($submission->id);
+        if ($submission->isOnOwnDisk()) {
+            SealSpool::of($submission)->remove();
+        } elseif ($begun === 1) {
+            SealSlice::dispatch($submission->id);
+        }
 
-        return back();
+        return $request->expectsJson() && ! $request->header('X-Inertia')
+            ? response()->json(['id' => $submission->id])
+            : back();
     }
 
     /** Stopped: what was not signed yet is not signed. */
     public function destroy(Submission $submission): RedirectResponse
     {
+        SealSpool::of($submission)->remove();
         $submission->state->isSigned()
             ? $submission->update(['progress' => null])
             : $submission->delete();

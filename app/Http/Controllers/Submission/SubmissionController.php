@@ -15,6 +15,7 @@ use App\Models\Deliverable;
 use App\Models\Submission;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Response;
 
@@ -33,8 +34,8 @@ final class SubmissionController
         #[CurrentUser] User $by,
         Deliverable $deliverable,
         SignOff $signOff,
-    ): RedirectResponse {
-        $signOff->run(
+    ): RedirectResponse|JsonResponse {
+        $submission = $signOff->run(
             $deliverable,
             $request->check(),
             $request->note(),
@@ -43,7 +44,9 @@ final class SubmissionController
             $by,
         );
 
-        return redirect()->route('submission', $deliverable->id);
+        return $request->expectsJson() && ! $request->header('X-Inertia')
+            ? response()->json(['id' => $submission->id])
+            : redirect()->route('submission', $deliverable->id);
     }
 
     public function withdraw(

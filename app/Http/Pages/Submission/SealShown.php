@@ -25,6 +25,9 @@ final readonly class SealShown
 
     public int $allBytes;
 
+    /** They are read by the browser of whoever has them on a disk of their own. */
+    public bool $own;
+
     /** Nobody works on what is queued. */
     public bool $alone;
 
@@ -38,6 +41,7 @@ final readonly class SealShown
         $this->allFiles = $progress['all_files'];
         $this->bytes = $progress['bytes'];
         $this->allBytes = $progress['all_bytes'];
+        $this->own = $submission->isOnOwnDisk();
         $this->alone = Workers::areMissing();
     }
 }

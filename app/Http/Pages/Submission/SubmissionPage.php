@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Pages\Submission;
 
 use App\Actions\Submissions\Obstacles;
+use App\Actions\Submissions\SinceBefore;
 use App\Audit\Chain;
 use App\Http\Moment;
 use App\Http\Pages\Book\Book;
@@ -21,7 +22,6 @@ use App\Models\SubmissionState;
 use App\Models\User;
 use App\Security\RecordKeys;
 use Illuminate\Support\Carbon;
-use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Checksums\SumAlgorithm;
 use PlainLedger\Core\Submission\Obstacle;
 use PlainLedger\Core\Submission\ObstacleKind;
@@ -41,11 +41,19 @@ final readonly class SubmissionPage
     /** @var array{sign: bool} */
     public array $may;
 
-    /** @var array{id: int, at: string, depth: string, verdict: Verdict|null, files: int, bytes: int}|null */
-    public ?array $check;
+    public ?CheckToSign $check;
 
-    /** @var list<array{kind: ObstacleKind, says: string, key: string|null}> */
+    /**
+     * With what was done instead when it was signed last.
+     *
+     * @var list<array{kind: ObstacleKind, says: string, key: string|null, before: string|null}>
+     */
     public array $obstacles;
+
+    public ?SinceShown $since;
+
+    /** The number of the one that was signed last. */
+    public ?int $before;
 
     /** @var list<array{id: string, part: string, required: string, found: string|null, reason: string}> */
     public array $accepted;
@@ -82,9 +90,13 @@ final readonly class SubmissionPage
         $this->book = new Book($deliverable->production, $reader);
         $this->deliverable = new DeliverableHead($deliverable);
         $this->may = ['sign' => $may];
-        $this->check = $check === null ? null : self::checked($check);
+        $this->check = $check === null ? null : new CheckToSign($check);
+        $before = SinceBefore::before($deliverable->id);
+        $this->before = $before?->number;
+        $this->since = SinceShown::of($before, $check);
         $this->obstacles = array_map(static fn (Obstacle $o): array => [
             'kind' => $o->kind, 'says' => $o->says, 'key' => $o->line?->key(),
+            'before' => $before->answers[$o->line?->key() ?? ''] ?? null,
         ], Obstacles::of($deliverable, $check));
         $this->accepted = $check === null ? [] : self::accepted($check);
         $this->algorithms = array_map(
@@ -102,16 +114,6 @@ final readonly class SubmissionPage
         $this->history = self::history($deliverable);
         $this->broken = Chain::fault($deliverable->id);
         $this->signsWith = RecordKey::fingerprint(RecordKeys::own()->public);
-    }
-
-    /** @return array{id: int, at: string, depth: string, verdict: Verdict|null, files: int, bytes: int} */
-    private static function checked(Check $check): array
-    {
-        return [
-            'id' => $check->id, 'at' => Moment::told($check->updated_at), 'depth' => (string) $check->delivery?->depth,
-            'verdict' => $check->verdict, 'files' => (int) $check->delivery?->file_count,
-            'bytes' => (int) $check->delivery?->total_size,
-        ];
     }
 
     /** @return list<array{id: string, part: string, required: string, found: string|null, reason: string}> */

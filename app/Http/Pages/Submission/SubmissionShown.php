@@ -13,6 +13,9 @@ use PlainLedger\Core\Checksums\SumAlgorithm;
 /** One sign-off. */
 final readonly class SubmissionShown
 {
+    /** Lines of names that are shown. */
+    private const MOST = 12;
+
     public int $id;
 
     public ?int $number;
@@ -45,6 +48,22 @@ final readonly class SubmissionShown
 
     public ?int $check;
 
+    /** Its files stay on the disk of whoever had them checked. */
+    public bool $own;
+
+    /** The one that was signed before, with which it was compared; null where there is none. */
+    public ?int $sinceNumber;
+
+    /** @var list<string> what of it came again since then, in sentences */
+    public array $since;
+
+    /**
+     * Who signed which of its files first; told where several did.
+     *
+     * @var list<array{number: int, by: string, at: string, files: int, names: list<string>}>
+     */
+    public array $approved;
+
     public function __construct(Submission $submission)
     {
         $this->id = $submission->id;
@@ -68,5 +87,14 @@ final readonly class SubmissionShown
             ? null
             : ['at' => Moment::told(Carbon::parse($verified['at']))] + $verified;
         $this->check = $submission->check_id;
+        $this->own = $submission->isOnOwnDisk();
+        $this->sinceNumber = $submission->since['number'] ?? null;
+        $this->since = $submission->since['says'] ?? [];
+        $approved = $submission->since['approved'] ?? [];
+        $this->approved = count($approved) < 2 ? [] : array_map(static fn (array $one): array => [
+            'number' => $one['number'], 'by' => $one['signed_by'],
+            'at' => $one['signed_at'] === '' ? '' : Moment::told(Carbon::parse($one['signed_at'])),
+            'files' => $one['files'], 'names' => array_slice($one['names'], 0, self::MOST),
+        ], $approved);
     }
 }

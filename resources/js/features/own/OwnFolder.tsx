@@ -1,13 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { counted } from '../../lib/frames';
-import { folderPicker } from '../../lib/ownDisk';
 import { useCarried } from '../../lib/useCarried';
 import { DropFrame } from '../../parts/DropFrame';
 import { Fault } from '../../parts/Fault';
 import type { CheckDocument } from '../../types/views';
-import { ofDrop, ofField, type Picked } from './pick';
+import { ofDrop, type Picked } from './pick';
+import { useFolderField } from './useFolderField';
 import { useOwnFolder, type State } from './useOwnFolder';
 
 function inWords(state: Exclude<State, { kind: 'idle' }>): string {
@@ -55,37 +55,12 @@ function Choose({
     onWhole: (whole: boolean) => void;
     onPicked: (picked: Picked | null) => void;
 }) {
-    const field = useRef<HTMLInputElement>(null);
-    const choose = () => {
-        const pick = folderPicker();
-        if (pick === null) {
-            field.current?.click();
-
-            return;
-        }
-        // whoever closes the dialog has chosen nothing
-        pick({ mode: 'read' }).then(
-            (handle) => onPicked({ folder: handle.name, source: { kind: 'folder', handle } }),
-            () => undefined,
-        );
-    };
+    const { field, choose } = useFolderField(onPicked);
 
     return (
         <>
             <span className="said">{says}</span>
-            <input
-                ref={field}
-                type="file"
-                aria-label={t`Folder on this machine`}
-                className="sr-only"
-                tabIndex={-1}
-                // the types do not know it
-                {...{ webkitdirectory: '' }}
-                onChange={(event) => {
-                    onPicked(ofField(event.target.files ?? new DataTransfer().files));
-                    event.target.value = '';
-                }}
-            />
+            {field}
             <button type="button" className="btn" onClick={choose}>
                 <Trans>Choose a folder</Trans>
             </button>

@@ -61,3 +61,33 @@ export function below(relative: string): string {
 /** What is nobody's frame, and not worth a line. */
 export const isOfSystem = (name: string): boolean =>
     name.startsWith('._') || ['.DS_Store', 'Thumbs.db', 'desktop.ini'].includes(name);
+
+/** What the worker that makes sums is told in the beginning. */
+export interface SumsOrder {
+    source: Source;
+    /** where the sums are wanted, and taken */
+    at: string;
+    token: string;
+}
+
+/** What is wanted, and what was told before it broke off: path, size, time in seconds. */
+export interface SumsWanted {
+    algorithms: string[];
+    known: [string, number, number][];
+}
+
+/** How far the sums are. */
+export interface SumsProgress {
+    files: number;
+    all_files: number;
+    bytes: number;
+    all_bytes: number;
+}
+
+/** What it says while it works. */
+export type SumsTold =
+    | { kind: 'listing'; files: number }
+    | ({ kind: 'summing' } & SumsProgress)
+    | { kind: 'waiting' }
+    | { kind: 'ended' }
+    | { kind: 'fault'; why: Why; says: string };

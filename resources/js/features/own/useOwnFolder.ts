@@ -19,6 +19,8 @@ const words = (): Record<Exclude<Why, 'server'>, string> => ({
     unreachable: t`The server cannot be reached. Try again.`,
 });
 
+export const wordsFor = (why: Why, says: string): string => (why === 'server' ? says : words()[why]);
+
 /** A look at a folder of the visitor's own, done by a worker; what it came to is told in the end. */
 export function useOwnFolder(begin: string, onEnded: (check: number | null, document: CheckDocument | null) => void) {
     const [state, setState] = useState<State>({ kind: 'idle', fault: null });
@@ -47,7 +49,7 @@ export function useOwnFolder(begin: string, onEnded: (check: number | null, docu
                 setState((was) => (was.kind === 'reading' ? { ...was, waiting: true } : was));
                 break;
             case 'fault':
-                stop(told.why === 'server' ? told.says : words()[told.why]);
+                stop(wordsFor(told.why, told.says));
                 break;
             case 'ended':
                 stop(null);

@@ -10,7 +10,10 @@ import type { SealShown } from '../../types/views';
 
 const EVERY = 1000;
 
-function inWords({ allFiles, files, alone }: SealShown): string {
+function inWords({ allFiles, files, alone, own }: SealShown): string {
+    if (allFiles === 0 && own) {
+        return t`Waiting for the page that reads the files on its own machine.`;
+    }
     if (allFiles === 0) {
         return alone ? t`Waiting: nobody works on what is queued.` : t`Waiting for its turn.`;
     }

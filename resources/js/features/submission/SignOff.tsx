@@ -8,6 +8,7 @@ import { useAction } from '../../lib/useAction';
 import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import { MarkSign } from '../../parts/MarkSign';
+import { OwnProgress, useOwnReading } from './OwnReading';
 import type { SubmissionPage } from '../../types/views';
 
 type Obstacle = SubmissionPage['obstacles'][number];
@@ -91,30 +92,68 @@ export function Accepted({ accepted }: { accepted: SubmissionPage['accepted'] })
     );
 }
 
+/** What became of the files since they were signed before, so that one looks at those that came again. */
+export function Since({ since }: { since: SubmissionPage['since'] }) {
+    return since === null ? null : (
+        <section aria-labelledby="since" className="pt-4">
+            <h2 id="since" className="aside border-b border-ink pb-1">
+                {since.withdrawn
+                    ? t`Since number ${since.number}, which was withdrawn`
+                    : t`Since number ${since.number}`}
+            </h2>
+            <ul>
+                {since.says.map((says) => (
+                    <li key={says} className="border-b border-rule py-1.5">
+                        <Breaking text={says} />
+                    </li>
+                ))}
+            </ul>
+            <p className="pt-1 text-[13px] text-faint">
+                <Trans>As far as sizes and times tell; their checksums tell it exactly once it is signed.</Trans>
+            </p>
+        </section>
+    );
+}
+
 /** What was done where nothing could tell. */
 function Answers({
     open,
+    signed,
     answers,
     onChange,
 }: {
     open: Obstacle[];
+    /** the number of the one that was signed before */
+    signed: number | null;
     answers: Record<string, string>;
     onChange: (key: string, text: string) => void;
 }) {
-    return open.map(({ key, says }) => (
-        <label key={key} className="mt-2 block">
-            <Breaking text={says} />
-            <span className="aside block">
-                <Trans>What was done instead</Trans>
-            </span>
-            <input
-                className="input w-full! max-w-[60ch]"
-                maxLength={500}
-                placeholder={t`looked at by eye`}
-                value={answers[key ?? ''] ?? ''}
-                onChange={(event) => onChange(key ?? '', event.target.value)}
-            />
-        </label>
+    return open.map(({ key, says, before }) => (
+        <div key={key} className="mt-2">
+            <label className="block">
+                <Breaking text={says} />
+                <span className="aside block">
+                    <Trans>What was done instead</Trans>
+                </span>
+                <input
+                    className="input w-full! max-w-[60ch]"
+                    maxLength={500}
+                    placeholder={t`looked at by eye`}
+                    value={answers[key ?? ''] ?? ''}
+                    onChange={(event) => onChange(key ?? '', event.target.value)}
+                />
+            </label>
+            {before !== null && (
+                <p className="flex flex-wrap items-baseline gap-2 pt-1 text-[13px] text-faint">
+                    <Trans>
+                        In number {signed ?? ''}: “{before}”
+                    </Trans>
+                    <button type="button" className="link" onClick={() => onChange(key ?? '', before)}>
+                        <Trans>Write the same</Trans>
+                    </button>
+                </p>
+            )}
+        </div>
     ));
 }
 
@@ -155,27 +194,33 @@ function Sums({
 }
 
 /** Whoever may signs here. */
-export function SignOff({ page, check }: { page: SubmissionPage; check: number }) {
+export function SignOff({ page, check }: { page: SubmissionPage; check: NonNullable<SubmissionPage['check']> }) {
     const { obstacles, algorithms, current, deliverable } = page;
     const [note, setNote] = useState('');
     const [answers, setAnswers] = useState<Record<string, string>>({});
     const [sums, setSums] = useState(['sha256']);
     const action = useAction(t`It could not be signed.`);
+    const url = to('submission.sign', { deliverable: deliverable.id });
+    const data = () => ({ check: check.id, note, answers, algorithms: sums });
+    const own = useOwnReading(check.id, url, data);
     const isAnswered = obstacles.every(({ key }) => (answers[key ?? ''] ?? '').trim() !== '');
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
-        action.send(
-            'post',
-            to('submission.sign', { deliverable: deliverable.id }),
-            { check, note, answers, algorithms: sums },
-            { names: ['refused', 'check', 'note', 'answers', 'algorithms'] },
-        );
+        if (check.own) {
+            own.begin();
+        } else {
+            action.send('post', url, data(), { names: ['refused', 'check', 'note', 'answers', 'algorithms'] });
+        }
     };
+    if (own.state.kind !== 'idle') {
+        return <OwnProgress state={own.state} onStop={own.stop} />;
+    }
 
     return (
         <form className="mt-4 border border-edge bg-paper px-4 py-3" onSubmit={submit} aria-label={t`Sign off`}>
             <Answers
                 open={obstacles}
+                signed={page.before}
                 answers={answers}
                 onChange={(key, text) => setAnswers((was) => ({ ...was, [key]: text }))}
             />
@@ -192,9 +237,19 @@ export function SignOff({ page, check }: { page: SubmissionPage; check: number }
                 />
             </label>
             <Sums algorithms={algorithms} chosen={sums} onChoose={setSums} />
+            {check.own && (
+                <p className="max-w-[70ch] pt-3">
+                    <Trans>
+                        The files lie on the machine of whoever had them checked. This browser reads them whole there
+                        and sends their checksums and nothing else; the record is bound to the files that stay there.
+                    </Trans>
+                    {!own.isHeld && ` ${t`The folder “${check.folder}” has to be chosen once more.`}`}
+                </p>
+            )}
             <p className="flex flex-wrap items-center gap-3 pt-3">
+                {check.own && own.field}
                 <button className="btn btn-primary" disabled={action.busy || !isAnswered || sums.length === 0}>
-                    {current === null ? t`Sign off` : t`Sign off anew`}
+                    {buttonSays(current !== null, check.own && !own.isHeld)}
                 </button>
                 <span className="text-[13px] text-faint">
                     {current === null
@@ -202,7 +257,15 @@ export function SignOff({ page, check }: { page: SubmissionPage; check: number }
                         : t`It takes the place of number ${current.number ?? ''}, whose record stays.`}
                 </span>
             </p>
-            <Fault says={action.fault} className="pt-1" />
+            <Fault says={action.fault ?? own.state.fault} className="pt-1" />
         </form>
     );
+}
+
+function buttonSays(anew: boolean, choose: boolean): string {
+    if (choose) {
+        return anew ? t`Choose the folder, and sign off anew` : t`Choose the folder, and sign off`;
+    }
+
+    return anew ? t`Sign off anew` : t`Sign off`;
 }

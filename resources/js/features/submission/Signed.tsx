@@ -8,6 +8,7 @@ import { useAction } from '../../lib/useAction';
 import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import { MarkSign } from '../../parts/MarkSign';
+import { OwnProgress, useOwnReading } from './OwnReading';
 import type { SubmissionShown } from '../../types/views';
 
 const FORMS: [string, string][] = [
@@ -68,6 +69,38 @@ function Verified({ verified }: { verified: NonNullable<SubmissionShown['verifie
     );
 }
 
+/** What came again since the one before it, and who signed which files first. */
+function SinceBefore({ submission: { sinceNumber, since, approved } }: { submission: SubmissionShown }) {
+    return sinceNumber === null ? null : (
+        <div className="pt-2">
+            <p className="aside">
+                <Trans>Since number {sinceNumber}</Trans>
+            </p>
+            <ul className="pl-6">
+                {since.map((says) => (
+                    <li key={says}>
+                        <Breaking text={says} />
+                    </li>
+                ))}
+            </ul>
+            {approved.length > 0 && (
+                <ul className="pl-6" aria-label={t`Who signed which files first`}>
+                    {approved.map(({ number, by, at, files, names }) => (
+                        <li key={number}>
+                            <Trans>
+                                {counted(files, t`file`, t`files`)} signed as now since number {number}, by {by}, {at}:
+                            </Trans>{' '}
+                            <span className="mono text-[12.5px]">
+                                <Breaking text={names.join(', ')} />
+                            </span>
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </div>
+    );
+}
+
 /** Taken back, with why. */
 function TakeBack({ submission }: { submission: SubmissionShown }) {
     const [why, setWhy] = useState<string | null>(null);
@@ -114,9 +147,39 @@ function TakeBack({ submission }: { submission: SubmissionShown }) {
     );
 }
 
+/** Its files are read once more, from here where they lie on this machine. */
+function LookAgain({ submission }: { submission: SubmissionShown }) {
+    const action = useAction(t`Its files could not be read.`);
+    const url = to('seal.again', { submission: submission.id });
+    const own = useOwnReading(submission.check, url, () => ({}));
+    if (own.state.kind !== 'idle') {
+        return (
+            <div className="w-full">
+                <OwnProgress state={own.state} onStop={own.stop} />
+            </div>
+        );
+    }
+
+    return (
+        <>
+            {submission.own && own.field}
+            <button
+                type="button"
+                className="btn"
+                disabled={action.busy}
+                onClick={() => (submission.own ? own.begin() : action.send('post', url))}
+            >
+                {submission.own && !own.isHeld
+                    ? t`Choose the folder, and look at its files again`
+                    : t`Look at its files again`}
+            </button>
+            <Fault says={action.fault ?? own.state.fault} className="w-full" />
+        </>
+    );
+}
+
 /** The sign-off that stands. */
 export function Signed({ submission, may }: { submission: SubmissionShown; may: boolean }) {
-    const action = useAction(t`Its files could not be read.`);
     const { number, by, at, files, note } = submission;
 
     return (
@@ -142,24 +205,23 @@ export function Signed({ submission, may }: { submission: SubmissionShown; may: 
             <div className="pt-2">
                 <RecordFiles submission={submission} />
             </div>
-            <p className="pt-2">
-                <a className="link" href={to('package', { submission: submission.id })}>
-                    <Trans>All of it as a zip: the files, their checksums, the record, the sheet</Trans>
-                </a>
-            </p>
+            {submission.own ? (
+                <p className="pt-2 text-faint">
+                    <Trans>Its files stay on the machine on which they were signed.</Trans>
+                </p>
+            ) : (
+                <p className="pt-2">
+                    <a className="link" href={to('package', { submission: submission.id })}>
+                        <Trans>All of it as a zip: the files, their checksums, the record, the sheet</Trans>
+                    </a>
+                </p>
+            )}
+            <SinceBefore submission={submission} />
             {submission.verified !== null && <Verified verified={submission.verified} />}
             {may && (
                 <div className="flex flex-wrap gap-2 pt-3">
-                    <button
-                        type="button"
-                        className="btn"
-                        disabled={action.busy}
-                        onClick={() => action.send('post', to('seal.again', { submission: submission.id }))}
-                    >
-                        <Trans>Look at its files again</Trans>
-                    </button>
+                    <LookAgain submission={submission} />
                     <TakeBack submission={submission} />
-                    <Fault says={action.fault} className="w-full" />
                 </div>
             )}
         </section>
