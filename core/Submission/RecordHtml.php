@@ -18,6 +18,9 @@ final readonly class RecordHtml
     /** Names of files of one kind that are printed, those of a sequence as one. */
     private const MOST_NAMES = 12;
 
+    /** Pictures beside each other. */
+    private const ABREAST = 3;
+
     private const SINCE = ['same' => 'as they were', 'again' => 'came again', 'new' => 'new', 'gone' => 'gone'];
 
     /**
@@ -40,6 +43,7 @@ final readonly class RecordHtml
             .($this->standing === '' ? '' : '<p class="standing">'.self::e($this->standing).'</p>')
             .($record->holds() ? '' : '<p class="standing">This record is not as it was signed.</p>')
             .$this->signed($record)
+            .self::pictures($data)
             .self::found($data)
             .self::exceptions($data)
             .self::since($data)
@@ -71,6 +75,9 @@ td.mono, .mono { font-family: "IBM Plex Mono", "DejaVu Sans Mono", monospace; fo
 .aside { font-style: italic; color: #58615f; }
 .signature { margin-top: 1.2em; border: 0.8px solid #20282b; padding: 2mm 3mm; page-break-inside: avoid;
   min-height: 32mm; }
+.pictures { margin: 2mm 0 0; font-size: 0.85em; }
+.pictures td { border: 0; padding: 0 2mm 1mm 0; width: 33%; }
+.pictures img { max-width: 100%; max-height: 34mm; border: 0.5px solid #dad4c5; }
 .code { float: right; width: 32mm; height: 32mm; margin-left: 3mm; }
 @media screen { body { padding: 4mm; } }
 @media print { body { background: none; } }
@@ -103,6 +110,41 @@ CSS;
         }
 
         return "<table><tbody>{$lines}</tbody></table>";
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private static function pictures(array $data): string
+    {
+        $cells = [];
+        foreach (self::rows($data, 'pictures') as $one) {
+            $jpeg = self::text($one, 'jpeg');
+            $words = self::caption($one);
+            if (preg_match('~^[A-Za-z0-9+/]+={0,2}$~D', $jpeg) === 1) {
+                $cells[] = '<td><img alt="'.self::e($words).'" src="data:image/jpeg;base64,'.$jpeg.'"><br>'
+                    .self::e($words).'</td>';
+            }
+        }
+        $rows = array_map(
+            static fn (array $row): string => '<tr>'.implode('', array_pad($row, self::ABREAST, '<td></td>')).'</tr>',
+            array_chunk($cells, self::ABREAST),
+        );
+
+        return $rows === []
+            ? ''
+            : '<table class="pictures" role="presentation"><tbody>'.implode('', $rows).'</tbody></table>';
+    }
+
+    /** @param  array<string, mixed>  $picture */
+    private static function caption(array $picture): string
+    {
+        $frame = self::text($picture, 'frame');
+        $number = self::text($picture, 'picture');
+
+        return implode(', ', array_filter([
+            self::text($picture, 'part'), self::text($picture, 'pass'),
+            $frame === '' ? '' : "frame {$frame}",
+            $number === '' ? '' : 'picture '.((int) $number + 1),
+        ], static fn (string $word): bool => $word !== ''));
     }
 
     /** @param  array<string, mixed>  $data */

@@ -123,6 +123,24 @@ final class SubmissionTest extends LedgerTestCase
         );
     }
 
+    public function test_its_record_shows_what_was_signed(): void
+    {
+        file_put_contents($this->frame(1005), Workbench::png(channels: 'RGBA'));
+        touch($this->frame(1005), time() - 500);
+        $signed = $this->sign($this->check());
+        $pictures = $signed?->signedRecord()->data['pictures'];
+        self::assertSame(
+            [['frames', 1001], ['frames', 1005], ['frames', 1010]],
+            array_map(static fn (array $one): array => [$one['part'], $one['frame']], $pictures),
+        );
+        foreach ($pictures as $one) {
+            $image = imagecreatefromstring((string) base64_decode($one['jpeg'], true)) ?: self::fail('no picture');
+            self::assertSame([64, 36], [imagesx($image), imagesy($image)]);
+        }
+        $page = (string) $this->get("/submissions/{$signed?->id}/record.html")->getContent();
+        self::assertStringContainsString('alt="frames, frame 1005" src="data:image/jpeg;base64,', $page);
+    }
+
     public function test_what_differs_is_not_signed(): void
     {
         unlink($this->frame(1004));

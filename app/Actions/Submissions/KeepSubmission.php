@@ -29,7 +29,9 @@ final readonly class KeepSubmission
     {
         $check = $submission->check ?? throw SubmissionRefused::because(Phrase::of('The check is not kept any more.'));
         self::expectSame($check, $seal);
-        DB::transaction(static function () use ($submission, $check, $seal): void {
+        // nothing else waits while they are made
+        $pictures = RecordPictures::of($submission, $check);
+        DB::transaction(static function () use ($submission, $check, $seal, $pictures): void {
             $deliverable = $submission->deliverable->loadAsked();
             // it is under way itself
             Submission::query()->whereKey($submission->id)->update(['progress' => null]);
@@ -55,6 +57,7 @@ final readonly class KeepSubmission
                     $number,
                     $at,
                     $told + [
+                        'pictures' => $pictures,
                         'replaces' => $earlier?->number,
                         'history' => ['entries' => $last->number ?? 0, 'before' => $last->sum ?? HistoryEntry::NOTHING],
                     ],

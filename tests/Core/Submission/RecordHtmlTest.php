@@ -72,6 +72,37 @@ final class RecordHtmlTest extends TestCase
         self::assertStringNotContainsString('class="standing"', $html);
     }
 
+    public function test_pictures_and_what_came_since(): void
+    {
+        $named = static fn (string ...$names): array => ['files' => count($names), 'names' => $names];
+        $html = (new RecordHtml)->write(self::record([
+            'read_by' => 'browser',
+            'pictures' => [
+                ['part' => 'frames', 'pass' => 'fog', 'frame' => 7, 'jpeg' => base64_encode('<jpeg>')],
+                ['part' => 'reel', 'picture' => 0, 'jpeg' => '" onerror="alert(1)'], ['part' => 'x'],
+            ],
+            'since' => [
+                'number' => 2, 'same' => $named('a.####.exr 1-7'), 'again' => $named(...array_fill(0, 15, 'b<i>')),
+                'renamed' => [['from' => 'c', 'to' => 'd']],
+            ],
+            'approved' => [
+                ['number' => 1, 'signed_by' => 'Odile', 'signed_at' => '2026-11-28', 'names' => ['a.####.exr 1-7']],
+                ['number' => 3, 'signed_by' => 'Corvin', 'names' => ['b']],
+            ],
+        ]));
+        $text = html_entity_decode((string) preg_replace('~<[^>]+>~', '|', $html));
+
+        self::assertSame(1, substr_count($html, '<img '));
+        self::assertStringContainsString('alt="frames, fog, frame 7" src="data:image/jpeg;base64,PGpwZWc+"', $html);
+        foreach ([
+            'They stay on the machine of whoever signed', 'Since number 2', 'as they were: |a.####.exr 1-7',
+            'b<i>, b<i> and 3 more', 'renamed: |c → d', 'number 1, Odile, 2026-11-28', 'number 3, Corvin',
+        ] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+        self::assertStringNotContainsString('Since number', (new RecordHtml)->write(self::record()));
+    }
+
     public function test_what_became_of_it_stands_on_its_face(): void
     {
         $html = (new RecordHtml('Withdrawn: <b>', '7pt'))->write(self::record());
