@@ -415,9 +415,9 @@ final readonly class Scenario
                         'Tobiah',
                         new Mistakes(render: FrameRange::parse('1-32,36-60,62-96'), name: 'tobiah_vane{frame:2}.png'),
                     ),
-                    self::scene('ilse', 'Ilse', ''),
+                    self::scene('ilse', 'Ilse', '', new Mistakes),
                     self::scene('moro', 'Moro', "Bildrate = 24\nMassstab = 1.0\n"),
-                    self::scene('kestrel', 'Kestrel', "fps = 25\n"),
+                    self::scene('kestrel', 'Kestrel', "fps = 25\n", new Mistakes, new MovieTraits([25, 1])),
                     self::scene('dunya', 'Dunya', "Massstab = 0.5\n"),
                     self::scene('fenn', 'Fenn', "what is rendered = single frame\n"),
                     self::scene('larka', 'Larka', "format = jpeg\noutput = renders/larka_vane_####.jpg\n"),
@@ -495,8 +495,12 @@ final readonly class Scenario
     }
 
     /** @return array<string, mixed> */
-    private static function study(string $learner, string $name, Mistakes $mistakes): array
-    {
+    private static function study(
+        string $learner,
+        string $name,
+        Mistakes $mistakes,
+        MovieTraits $preview = new MovieTraits,
+    ): array {
         return [
             'code' => "VANE_{$name}",
             'title' => 'Weathervane study',
@@ -512,22 +516,29 @@ final readonly class Scenario
                 RequirementId::NAMING_PATTERN => "{$learner}_vane_{frame:4}.png",
             ],
             'mistakes' => $mistakes,
-            'movie' => ["{$learner}_vane_preview.mp4", [320, 180], FrameRange::of(1, 96), new MovieTraits],
+            'movie' => ["{$learner}_vane_preview.mp4", [320, 180], FrameRange::of(1, 96), $preview],
         ];
     }
 
     /**
-     * A learner who has brought the settings of a scene as lines of text, and no files yet.
+     * A learner who has brought the settings of a scene as lines of text.
      *
      * @param  string  $otherwise  lines that stand otherwise than they should
+     * @param  Mistakes|null  $mistakes  in the files; null where there are none yet
      * @return array<string, mixed>
      */
-    private static function scene(string $learner, string $name, string $otherwise): array
-    {
+    private static function scene(
+        string $learner,
+        string $name,
+        string $otherwise,
+        ?Mistakes $mistakes = null,
+        MovieTraits $preview = new MovieTraits,
+    ): array {
         $lines = "# {$name}’s scene\nsize = 1280x720\npixel aspect = 1\nfps = 24\nframes = 1-96\nstep = 1\nformat = "
             ."png\nbit depth = 8\nchannels = RGB\noutput = renders/{$learner}_vane_####.png\n{$otherwise}";
 
-        return ['scene' => $lines, 'mistakes' => null] + self::study($learner, $name, new Mistakes);
+        return ['scene' => $lines, 'mistakes' => $mistakes]
+            + self::study($learner, $name, $mistakes ?? new Mistakes, $preview);
     }
 
     /**

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { accessible, home, open, place, production, signIn } from './book';
+import { chooseFrames } from './disk';
 
 /** Frames of the demo, as they lie on somebody's own disk: the last of them cut short. */
 function ownFrames(): string {
@@ -56,22 +57,6 @@ test('a folder of this machine is checked where it lies, and an archive is hande
     await expect(page.getByRole('main')).toContainText('It balances', { timeout: 60_000 });
 });
 
-/** The browser's own folder for a page, filled with the demo's frames, stands in for one that somebody chooses. */
-async function chooseFrames(page: Page, below: string): Promise<void> {
-    const from = join(home(), 'intake', below);
-    const files = readdirSync(from).map((name) => [name, readFileSync(join(from, name)).toString('base64')]);
-    await page.evaluate(async (all) => {
-        const root = await navigator.storage.getDirectory();
-        const folder = await root.getDirectoryHandle('titles', { create: true });
-        for (const [name, text] of all) {
-            const out = await (await folder.getFileHandle(name ?? '', { create: true })).createWritable();
-            await out.write(Uint8Array.from(atob(text ?? ''), (c) => c.charCodeAt(0)));
-            await out.close();
-        }
-        Object.assign(window, { showDirectoryPicker: () => Promise.resolve(folder) });
-    }, files);
-}
-
 const namesThere = (page: Page): Promise<string[]> =>
     page.evaluate(async () => {
         const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('titles');
@@ -87,7 +72,7 @@ test('names of a folder of this machine are put right there, and back', async ({
     await signIn(page);
     await production(page, 'The Tide Clock');
     await open(page, 'TC_040');
-    await chooseFrames(page, 'tide_clock/TC_040/v003');
+    await chooseFrames(page, 'tide_clock/TC_040/v003', 'titles');
     await page.getByRole('button', { name: 'Another folder' }).click();
     await page.getByRole('button', { name: 'Choose a folder' }).click();
     const main = page.getByRole('main');

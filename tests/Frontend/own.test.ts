@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { below, body, isOfSystem } from '../../resources/js/features/own/messages';
+import { body } from '../../resources/js/features/own/messages';
+import { isOfSystem } from '../../resources/js/lib/own/disk';
+import { below } from '../../resources/js/lib/own/pick';
 
 describe('what is sent of files of this machine', () => {
     it('has its head first, with its length before it, and all slices behind', async () => {

@@ -6,8 +6,8 @@ import { useCarried } from '../../lib/useCarried';
 import { DropFrame } from '../../parts/DropFrame';
 import { Fault } from '../../parts/Fault';
 import type { CheckDocument } from '../../types/views';
-import { ofDrop, type Picked } from './pick';
-import { useFolderField } from './useFolderField';
+import { ofDrop, type Picked } from '../../lib/own/pick';
+import { useFolderField } from '../../parts/useFolderField';
 import { useOwnFolder, type State } from './useOwnFolder';
 
 function inWords(state: Exclude<State, { kind: 'idle' }>): string {

@@ -1,6 +1,6 @@
 /** Lists a folder of the visitor's own disk, and sends of its files what the server asks for, and nothing else. */
-import { ask, PAUSE, pause, post, Refused, type Asking } from './asking';
-import { hash, listed, opened, read, type Listed } from './disk';
+import { ask, PAUSE, pause, post, Refused, type Asking } from '../../lib/own/asking';
+import { hash, listed, opened, read, type Listed } from '../../lib/own/disk';
 import { body, type Answer, type Order, type Sent, type Told, type Wanted } from './messages';
 
 /** Names that are sent at once. */

@@ -1,25 +1,17 @@
 import { t } from '@lingui/core/macro';
 import { useEffect, useRef, useState } from 'react';
 import { xsrfToken } from '../../lib/ask';
+import type { Picked } from '../../lib/own/pick';
+import { wordsFor } from '../../lib/own/words';
 import { hold, type Source } from '../../lib/ownDisk';
 import type { CheckDocument } from '../../types/views';
-import type { Order, Told, Why } from './messages';
-import type { Picked } from './pick';
+import type { Order, Told } from './messages';
 
 /** How far it is. */
 export type State =
     | { kind: 'idle'; fault: string | null }
     | { kind: 'listing'; files: number }
     | { kind: 'reading'; done: number; all: number; waiting: boolean };
-
-/** What the worker cannot say itself, having no texts. */
-const words = (): Record<Exclude<Why, 'server'>, string> => ({
-    empty: t`This folder holds no files.`,
-    unexpected: t`The server did not answer as expected. Try again.`,
-    unreachable: t`The server cannot be reached. Try again.`,
-});
-
-export const wordsFor = (why: Why, says: string): string => (why === 'server' ? says : words()[why]);
 
 /** A look at a folder of the visitor's own, done by a worker; what it came to is told in the end. */
 export function useOwnFolder(begin: string, onEnded: (check: number | null, document: CheckDocument | null) => void) {

@@ -7,8 +7,8 @@ import { tell } from '../../lib/ask';
 import { heldBy, type Source } from '../../lib/ownDisk';
 import { to } from '../../lib/route';
 import { sentence } from '../../lib/trouble';
-import { useFolderField } from '../own/useFolderField';
-import { useSums, type SumsState } from '../own/useSums';
+import { useFolderField } from '../../parts/useFolderField';
+import { useSums, type SumsState } from '../../lib/own/useSums';
 
 /** How far the reading is, and where it can be stopped. */
 export function OwnProgress({ state, onStop }: { state: Exclude<SumsState, { kind: 'idle' }>; onStop: () => void }) {

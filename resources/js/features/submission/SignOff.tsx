@@ -193,6 +193,29 @@ function Sums({
     );
 }
 
+/** Files on a machine of one's own. */
+function StaysThere({ folder }: { folder: string | null }) {
+    return (
+        <p className="max-w-[70ch] pt-3">
+            <Trans>
+                The files lie on the machine of whoever had them checked. This browser reads them whole there and sends
+                their checksums and nothing else; the record is bound to the files that stay there.
+            </Trans>
+            {folder !== null && ` ${t`The folder “${folder}” has to be chosen once more.`}`}
+        </p>
+    );
+}
+
+function WhatComesOfIt({ replaces }: { replaces: number | null }) {
+    return (
+        <span className="text-[13px] text-faint">
+            {replaces === null
+                ? t`All files are read for their checksums; then the record is signed.`
+                : t`It takes the place of number ${replaces}, whose record stays.`}
+        </span>
+    );
+}
+
 /** Whoever may signs here. */
 export function SignOff({ page, check }: { page: SubmissionPage; check: NonNullable<SubmissionPage['check']> }) {
     const { obstacles, algorithms, current, deliverable } = page;
@@ -203,7 +226,7 @@ export function SignOff({ page, check }: { page: SubmissionPage; check: NonNulla
     const url = to('submission.sign', { deliverable: deliverable.id });
     const data = () => ({ check: check.id, note, answers, algorithms: sums });
     const own = useOwnReading(check.id, url, data);
-    const isAnswered = obstacles.every(({ key }) => (answers[key ?? ''] ?? '').trim() !== '');
+    const isReady = sums.length > 0 && areAnswered(obstacles, answers);
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
         if (check.own) {
@@ -237,30 +260,21 @@ export function SignOff({ page, check }: { page: SubmissionPage; check: NonNulla
                 />
             </label>
             <Sums algorithms={algorithms} chosen={sums} onChoose={setSums} />
-            {check.own && (
-                <p className="max-w-[70ch] pt-3">
-                    <Trans>
-                        The files lie on the machine of whoever had them checked. This browser reads them whole there
-                        and sends their checksums and nothing else; the record is bound to the files that stay there.
-                    </Trans>
-                    {!own.isHeld && ` ${t`The folder “${check.folder}” has to be chosen once more.`}`}
-                </p>
-            )}
+            {check.own && <StaysThere folder={own.isHeld ? null : check.folder} />}
             <p className="flex flex-wrap items-center gap-3 pt-3">
                 {check.own && own.field}
-                <button className="btn btn-primary" disabled={action.busy || !isAnswered || sums.length === 0}>
+                <button className="btn btn-primary" disabled={action.busy || !isReady}>
                     {buttonSays(current !== null, check.own && !own.isHeld)}
                 </button>
-                <span className="text-[13px] text-faint">
-                    {current === null
-                        ? t`All files are read for their checksums; then the record is signed.`
-                        : t`It takes the place of number ${current.number ?? ''}, whose record stays.`}
-                </span>
+                <WhatComesOfIt replaces={current?.number ?? null} />
             </p>
             <Fault says={action.fault ?? own.state.fault} className="pt-1" />
         </form>
     );
 }
+
+const areAnswered = (open: Obstacle[], answers: Record<string, string>): boolean =>
+    open.every(({ key }) => (answers[key ?? ''] ?? '').trim() !== '');
 
 function buttonSays(anew: boolean, choose: boolean): string {
     if (choose) {

@@ -1,6 +1,5 @@
-import { filesOfDrop } from '../../lib/dropped';
-import type { Source } from '../../lib/ownDisk';
-import { below } from './messages';
+import { filesOfDrop } from '../dropped';
+import type { Source } from '../ownDisk';
 
 /** A folder to be gone through, and how it is called. */
 export interface Picked {
@@ -41,4 +40,11 @@ export async function ofDrop(items: DataTransferItemList): Promise<Picked | 'arc
                   files: folder === null ? files : files.map(({ path, file }) => ({ path: below(path), file })),
               },
           };
+}
+
+/** The path below the folder that was chosen, whose name stands before it. */
+export function below(relative: string): string {
+    const at = relative.indexOf('/');
+
+    return at === -1 ? relative : relative.slice(at + 1);
 }

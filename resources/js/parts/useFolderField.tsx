@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { useRef, type ReactNode } from 'react';
-import { folderPicker } from '../../lib/ownDisk';
-import { ofField, type Picked } from './pick';
+import { folderPicker } from '../lib/ownDisk';
+import { ofField, type Picked } from '../lib/own/pick';
 
-/** A folder is asked for by the browser's own dialog, or by a field where it has none; that has to stand on the page. */
+/** A folder is asked for by the browser's own dialog, or where it has none by a field that stands on the page. */
 export function useFolderField(onPicked: (picked: Picked | null) => void): { field: ReactNode; choose: () => void } {
     const field = useRef<HTMLInputElement>(null);
     const choose = () => {

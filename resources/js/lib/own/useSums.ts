@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { useEffect, useRef, useState } from 'react';
-import { xsrfToken } from '../../lib/ask';
-import type { Source } from '../../lib/ownDisk';
-import { to } from '../../lib/route';
+import { xsrfToken } from '../ask';
+import type { Source } from '../ownDisk';
+import { to } from '../route';
 import type { SumsOrder, SumsProgress, SumsTold } from './messages';
-import { wordsFor } from './useOwnFolder';
+import { wordsFor } from './words';
 
 /** How far it is. */
 export type SumsState =

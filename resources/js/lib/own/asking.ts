@@ -1,5 +1,5 @@
 /** Questions of a worker to the server. */
-import type { Why } from './messages';
+import type { Why } from './words';
 
 /** How often a question that went wrong on its way is asked again, and after how many milliseconds. */
 const TRIES = 8;

@@ -8,8 +8,11 @@ import {
     createXXHash3,
     createXXHash64,
 } from 'hash-wasm';
-import type { Source } from '../../lib/ownDisk';
-import { isOfSystem } from './messages';
+import type { Source } from '../ownDisk';
+
+/** What is nobody's frame, and not worth a line. */
+export const isOfSystem = (name: string): boolean =>
+    name.startsWith('._') || ['.DS_Store', 'Thumbs.db', 'desktop.ini'].includes(name);
 
 export interface Listed {
     path: string;
