@@ -8,7 +8,7 @@ import { useAction } from '../../lib/useAction';
 import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import { MarkSign } from '../../parts/MarkSign';
-import { OwnProgress, useOwnReading } from './OwnReading';
+import { OwnProgress, useOwnReading, type OwnReading } from './OwnReading';
 import type { SubmissionPage } from '../../types/views';
 
 type Obstacle = SubmissionPage['obstacles'][number];
@@ -206,13 +206,38 @@ function StaysThere({ folder }: { folder: string | null }) {
     );
 }
 
-function WhatComesOfIt({ replaces }: { replaces: number | null }) {
+/** The button, and what comes of it. */
+function Foot({
+    own,
+    folder,
+    replaces,
+    ready,
+}: {
+    /** null: the files are read by the server */
+    own: OwnReading | null;
+    folder: string;
+    /** the number of the one that stands */
+    replaces: number | null | undefined;
+    ready: boolean;
+}) {
+    const asksFolder = own !== null && !own.isHeld;
+    const anew = typeof replaces === 'number';
+
     return (
-        <span className="text-[13px] text-faint">
-            {replaces === null
-                ? t`All files are read for their checksums; then the record is signed.`
-                : t`It takes the place of number ${replaces}, whose record stays.`}
-        </span>
+        <>
+            {own !== null && <StaysThere folder={asksFolder ? folder : null} />}
+            <p className="flex flex-wrap items-center gap-3 pt-3">
+                {own?.field}
+                <button className="btn btn-primary" disabled={!ready}>
+                    {buttonSays(anew, asksFolder)}
+                </button>
+                <span className="text-[13px] text-faint">
+                    {anew
+                        ? t`It takes the place of number ${replaces}, whose record stays.`
+                        : t`All files are read for their checksums; then the record is signed.`}
+                </span>
+            </p>
+        </>
     );
 }
 
@@ -226,7 +251,7 @@ export function SignOff({ page, check }: { page: SubmissionPage; check: NonNulla
     const url = to('submission.sign', { deliverable: deliverable.id });
     const data = () => ({ check: check.id, note, answers, algorithms: sums });
     const own = useOwnReading(check.id, url, data);
-    const isReady = sums.length > 0 && areAnswered(obstacles, answers);
+    const isReady = !action.busy && sums.length > 0 && areAnswered(obstacles, answers);
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
         if (check.own) {
@@ -260,14 +285,7 @@ export function SignOff({ page, check }: { page: SubmissionPage; check: NonNulla
                 />
             </label>
             <Sums algorithms={algorithms} chosen={sums} onChoose={setSums} />
-            {check.own && <StaysThere folder={own.isHeld ? null : check.folder} />}
-            <p className="flex flex-wrap items-center gap-3 pt-3">
-                {check.own && own.field}
-                <button className="btn btn-primary" disabled={action.busy || !isReady}>
-                    {buttonSays(current !== null, check.own && !own.isHeld)}
-                </button>
-                <WhatComesOfIt replaces={current?.number ?? null} />
-            </p>
+            <Foot own={check.own ? own : null} folder={check.folder} replaces={current?.number} ready={isReady} />
             <Fault says={action.fault ?? own.state.fault} className="pt-1" />
         </form>
     );
