@@ -18,6 +18,7 @@ use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Course\AssignmentRules;
+use PlainLedger\Core\Diagnosis\CauseId;
 
 /** The demo's course, handed in by those who have files: some of it marked, one returned, one granted more time. */
 final readonly class DemoCourse
@@ -83,9 +84,13 @@ final readonly class DemoCourse
     /** @param  list<HandIn>  $done */
     private function judge(array $done, ?Deliverable $waiting, User $instructor): void
     {
-        if (isset($done[1])) {
-            $this->mark->run($done[0], null, 'A calm, even light. The pointer reads well at every size.', $instructor);
-            $this->return->run($done[1], 'Have another go, at the full size.', null, $instructor);
+        $first = $done[0] ?? null;
+        $first === null
+            || $this->mark->run($first, null, 'A calm, even light. The pointer reads well at every size.', $instructor);
+        foreach ($done as $handIn) {
+            if (in_array(CauseId::ScaleBelowFull->value, array_column($handIn->causes, 'id'), true)) {
+                $this->return->run($handIn, 'Have another go, at the full size.', null, $instructor);
+            }
         }
         if ($waiting !== null) {
             $this->grant->run($waiting, $waiting->due_at?->copy()->addDays(3), 0, 'was ill on Monday', $instructor);

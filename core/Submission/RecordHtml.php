@@ -118,10 +118,10 @@ CSS;
         $cells = [];
         foreach (self::rows($data, 'pictures') as $one) {
             $jpeg = self::text($one, 'jpeg');
-            $words = self::caption($one);
             if (preg_match('~^[A-Za-z0-9+/]+={0,2}$~D', $jpeg) === 1) {
-                $cells[] = '<td><img alt="'.self::e($words).'" src="data:image/jpeg;base64,'.$jpeg.'"><br>'
-                    .self::e($words).'</td>';
+                // what it shows is said below it
+                $cells[] = '<td><img alt="" src="data:image/jpeg;base64,'.$jpeg.'"><br>'
+                    .self::e(self::caption($one)).'</td>';
             }
         }
         $rows = array_map(

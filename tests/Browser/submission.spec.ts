@@ -79,7 +79,7 @@ test('files of this machine are signed where they lie, and looked at again', asy
     await page.getByRole('button', { name: 'Choose a folder' }).click();
     const main = page.getByRole('main');
     await expect(main).toContainText('on a disk of their own', { timeout: 60_000 });
-    await page.getByRole('link', { name: /^Submission/ }).click();
+    await open(page, 'TC_STILL', 'Submission');
     const form = page.getByRole('form', { name: 'Sign off' });
     await expect(form).toContainText('This browser reads them whole there');
     await expect(page.getByRole('region', { name: 'Since number 3, which was withdrawn' })).toContainText(

@@ -138,7 +138,8 @@ final class SubmissionTest extends LedgerTestCase
             self::assertSame([64, 36], [imagesx($image), imagesy($image)]);
         }
         $page = (string) $this->get("/submissions/{$signed?->id}/record.html")->getContent();
-        self::assertStringContainsString('alt="frames, frame 1005" src="data:image/jpeg;base64,', $page);
+        self::assertSame(3, substr_count($page, 'src="data:image/jpeg;base64,'));
+        self::assertStringContainsString('<br>frames, frame 1005</td>', $page);
     }
 
     public function test_what_differs_is_not_signed(): void

@@ -93,7 +93,7 @@ final class RecordHtmlTest extends TestCase
         $text = html_entity_decode((string) preg_replace('~<[^>]+>~', '|', $html));
 
         self::assertSame(1, substr_count($html, '<img '));
-        self::assertStringContainsString('alt="frames, fog, frame 7" src="data:image/jpeg;base64,PGpwZWc+"', $html);
+        self::assertStringContainsString('src="data:image/jpeg;base64,PGpwZWc+"><br>frames, fog, frame 7<', $html);
         foreach ([
             'They stay on the machine of whoever signed', 'Since number 2', 'as they were: |a.####.exr 1-7',
             'b<i>, b<i> and 3 more', 'renamed: |c → d', 'number 1, Odile, 2026-11-28', 'number 3, Corvin',
