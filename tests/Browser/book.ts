@@ -122,3 +122,22 @@ export async function accessible(page: Page, where: string, least: 'serious' | '
         ),
     ).toEqual([]);
 }
+
+/** Files are checked once more from where the page is, until that has ended and the page tells what it came to. */
+export async function checkAgain(page: Page): Promise<void> {
+    const again = page.getByRole('button', { name: 'Check again' }).first();
+    await again.waitFor();
+    const asked = page.waitForResponse(
+        (answer) => answer.request().method() === 'POST' && /\/(checks|again)$/.test(answer.url()),
+    );
+    const drawn = page.waitForResponse(
+        (answer) => answer.request().method() === 'GET' && answer.request().headers()['x-inertia'] === 'true',
+    );
+    await again.press('Enter');
+    expect((await asked).status()).toBe(302);
+    await drawn;
+    // a page that has come is drawn a moment later
+    await page.waitForTimeout(500);
+    await expect(page.getByRole('region', { name: 'Check under way' })).toBeHidden({ timeout: 60_000 });
+    await expect(page.getByRole('main').getByRole('alert')).toBeHidden();
+}

@@ -48,6 +48,15 @@ final class CoursesTest extends CourseTestCase
         self::assertSame(1, array_sum(array_column($board['distribution'], 'count')));
     }
 
+    public function test_a_check_that_broke_off_is_told_where_one_hands_in(): void
+    {
+        $this->handIn($this->deliverable, $this->artist);
+        self::assertNull($this->learnersPage()['broken']);
+        $this->check($this->deliverable, $this->artist)->update(['state' => 'failed', 'fault' => 'It broke off.']);
+        self::assertSame('It broke off.', $this->learnersPage()['broken']['says']);
+        self::assertStringContainsString('This very check is handed in', $this->learnersPage()['obstacle']);
+    }
+
     public function test_of_two_at_once_one_counts(): void
     {
         $check = $this->check($this->deliverable, $this->artist);

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { BrokenOff } from '../features/check/BrokenOff';
+import { BrokenOff } from '../parts/BrokenOff';
 import { LedgerSheet } from '../features/check/LedgerSheet';
 import { verdictInWords } from '../lib/verdict';
 import { PartMade } from '../features/check/PartMade';

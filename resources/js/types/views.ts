@@ -675,6 +675,8 @@ export interface HandInPage {
     check: { id: number; at: string; verdict: Verdict | null; scene: boolean; files: boolean } | null;
     /** Whether a check of it has not come to its end yet. */
     underWay: boolean;
+    /** How the newest check ended before its end. */
+    broken: Unfinished | null;
     /** Why nothing can be handed in now. */
     obstacle: string | null;
     /** How late it would be now; null where it would be in time. */

@@ -9,6 +9,7 @@ use App\Actions\Courses\Standing;
 use App\Http\Moment;
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\Book\DeliverableHead;
+use App\Http\Pages\Check\Unfinished;
 use App\Http\Pages\Production\OwnLine;
 use App\Http\Pages\RendersPage;
 use App\Models\Assignment;
@@ -42,6 +43,9 @@ final readonly class HandInPage
 
     /** Whether a check of it has not come to its end yet. */
     public bool $underWay;
+
+    /** How the newest check ended before its end. */
+    public ?Unfinished $broken;
 
     /** Why nothing can be handed in now. */
     public ?string $obstacle;
@@ -88,6 +92,7 @@ final readonly class HandInPage
         $this->needed = $standing->rules->needed;
         $this->check = $check === null ? null : self::checked($check);
         $this->underWay = $deliverable->checks()->underWay()->exists();
+        $this->broken = Unfinished::of($deliverable);
         $this->obstacle = HandInCheck::obstacle($standing, $check, Carbon::now());
         $this->late = self::late($standing);
         $this->left = $standing->left();

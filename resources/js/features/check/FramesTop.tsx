@@ -7,7 +7,7 @@ import { useAction } from '../../lib/useAction';
 import { Fault } from '../../parts/Fault';
 import type { Choice } from '../../parts/FolderBrowser';
 import type { FramesPage, Ledger, ScanDepth, ShownDelivery } from '../../types/views';
-import { BrokenOff } from './BrokenOff';
+import { BrokenOff } from '../../parts/BrokenOff';
 import { CheckProgress } from './CheckProgress';
 import { ChooseFolder } from './ChooseFolder';
 import { FramesHead } from './FramesHead';

@@ -5,6 +5,7 @@ import { to } from '../../lib/route';
 import { useAction } from '../../lib/useAction';
 import { usePolling } from '../../lib/usePolling';
 import { Breaking } from '../../parts/Breaking';
+import { BrokenOff } from '../../parts/BrokenOff';
 import { Fault } from '../../parts/Fault';
 import { Heading } from '../../parts/Heading';
 import { VerdictSign } from '../../parts/MarkSign';
@@ -119,9 +120,30 @@ function Button({ page }: { page: HandInPage }) {
     );
 }
 
+/** What it came to when it was checked last. */
+function Stands({ page: { check, own } }: { page: HandInPage }) {
+    return check === null ? (
+        <p className="said pt-2">
+            <Trans>Nothing was checked yet. Check as often as you like; only what you hand in counts.</Trans>
+        </p>
+    ) : (
+        <p className="flex flex-wrap items-baseline gap-x-2 pt-2">
+            <VerdictSign verdict={check.verdict} waived={false} />
+            <span>
+                {check.verdict === 'balanced'
+                    ? t`All of it is as it is asked.`
+                    : (own.holdsUp ?? t`Some of it could not be told.`)}
+            </span>
+            <Link className="link text-[13px]" href={to('check', { check: check.id })}>
+                <Trans>checked {check.at}</Trans>
+            </Link>
+        </p>
+    );
+}
+
 /** How it stands now, and handing it in. */
 export function HandingIn({ page }: { page: HandInPage }) {
-    const { check, obstacle, deliverable, needed, own, may, underWay } = page;
+    const { obstacle, deliverable, needed, may, underWay, broken } = page;
     const of = { deliverable: deliverable.id };
     usePolling(
         async () => {
@@ -139,22 +161,11 @@ export function HandingIn({ page }: { page: HandInPage }) {
                     <Trans>How it stands</Trans>
                 </span>
             </Heading>
-            {check === null ? (
-                <p className="said pt-2">
-                    <Trans>Nothing was checked yet. Check as often as you like; only what you hand in counts.</Trans>
-                </p>
-            ) : (
-                <p className="flex flex-wrap items-baseline gap-x-2 pt-2">
-                    <VerdictSign verdict={check.verdict} waived={false} />
-                    <span>
-                        {check.verdict === 'balanced'
-                            ? t`All of it is as it is asked.`
-                            : (own.holdsUp ?? t`Some of it could not be told.`)}
-                    </span>
-                    <Link className="link text-[13px]" href={to('check', { check: check.id })}>
-                        <Trans>checked {check.at}</Trans>
-                    </Link>
-                </p>
+            <Stands page={page} />
+            {broken !== null && may.handIn && (
+                <div className="-mx-6">
+                    <BrokenOff broken={broken} />
+                </div>
             )}
             <Trouble page={page} />
             <p className="flex flex-wrap gap-3 pt-3">

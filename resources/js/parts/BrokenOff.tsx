@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { to } from '../../lib/route';
-import { useAction } from '../../lib/useAction';
-import type { Unfinished } from '../../types/views';
+import { to } from '../lib/route';
+import { useAction } from '../lib/useAction';
+import type { Unfinished } from '../types/views';
 
 /** Says why the newest check came to no end, with the way to begin it again. */
 export function BrokenOff({ broken }: { broken: Unfinished }) {
