@@ -43,6 +43,7 @@ final readonly class Program
         $application->add(new LogCommand);
         $application->add(new SealCommand);
         $application->add(new VerifyCommand);
+        $application->add(new PackCommand);
         $application->add(new PracticeCommand);
         $application->add(new CourseCommand);
         try {

@@ -71,7 +71,10 @@ final readonly class SumLines
         return strtr($path, ['\\\\' => '\\', '\\n' => "\n", '\\r' => "\r"]);
     }
 
-    /** @param  iterable<string, string>  $sums  by path */
+    /**
+     * @param  iterable<array-key, string>  $sums  by path
+     * @return \Generator<int, string> a line each
+     */
     public static function write(iterable $sums): \Generator
     {
         foreach ($sums as $path => $sum) {

@@ -116,12 +116,14 @@ CSS;
     private static function pictures(array $data): string
     {
         $cells = [];
+        $parts = array_map(static fn (array $one): string => self::text($one, 'part'), self::rows($data, 'pictures'));
+        $several = count(array_unique($parts)) > 1;
         foreach (self::rows($data, 'pictures') as $one) {
             $jpeg = self::text($one, 'jpeg');
             if (preg_match('~^[A-Za-z0-9+/]+={0,2}$~D', $jpeg) === 1) {
                 // what it shows is said below it
                 $cells[] = '<td><img alt="" src="data:image/jpeg;base64,'.$jpeg.'"><br>'
-                    .self::e(self::caption($one)).'</td>';
+                    .self::e(self::caption($one, $several)).'</td>';
             }
         }
         $rows = array_map(
@@ -135,13 +137,13 @@ CSS;
     }
 
     /** @param  array<string, mixed>  $picture */
-    private static function caption(array $picture): string
+    private static function caption(array $picture, bool $several): string
     {
         $frame = self::text($picture, 'frame');
         $number = self::text($picture, 'picture');
 
         return implode(', ', array_filter([
-            self::text($picture, 'part'), self::text($picture, 'pass'),
+            $several ? self::text($picture, 'part') : '', self::text($picture, 'pass'),
             $frame === '' ? '' : "frame {$frame}",
             $number === '' ? '' : 'picture '.((int) $number + 1),
         ], static fn (string $word): bool => $word !== ''));

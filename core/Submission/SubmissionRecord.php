@@ -146,6 +146,15 @@ final readonly class SubmissionRecord
         return is_int($number) ? $number : 0;
     }
 
+    /** @return string of the deliverable; empty where none is told */
+    public function code(): string
+    {
+        $deliverable = $this->data['deliverable'] ?? null;
+        $code = is_array($deliverable) ? $deliverable['code'] ?? null : null;
+
+        return is_string($code) ? $code : '';
+    }
+
     /** @return array<array-key, array{int, int}> bytes, and seconds since 1970, by path */
     public function dated(): array
     {

@@ -130,14 +130,10 @@ export async function checkAgain(page: Page): Promise<void> {
     const asked = page.waitForResponse(
         (answer) => answer.request().method() === 'POST' && /\/(checks|again)$/.test(answer.url()),
     );
-    const drawn = page.waitForResponse(
-        (answer) => answer.request().method() === 'GET' && answer.request().headers()['x-inertia'] === 'true',
-    );
     await again.press('Enter');
     expect((await asked).status()).toBe(302);
-    await drawn;
-    // a page that has come is drawn a moment later
-    await page.waitForTimeout(500);
+    // the page that tells of it is drawn a moment later
+    await page.waitForTimeout(1500);
     await expect(page.getByRole('region', { name: 'Check under way' })).toBeHidden({ timeout: 60_000 });
     await expect(page.getByRole('main').getByRole('alert')).toBeHidden();
 }

@@ -139,7 +139,7 @@ final class SubmissionTest extends LedgerTestCase
         }
         $page = (string) $this->get("/submissions/{$signed?->id}/record.html")->getContent();
         self::assertSame(3, substr_count($page, 'src="data:image/jpeg;base64,'));
-        self::assertStringContainsString('<br>frames, frame 1005</td>', $page);
+        self::assertStringContainsString('<br>frame 1005</td>', $page);
     }
 
     public function test_what_differs_is_not_signed(): void

@@ -451,7 +451,7 @@ final class CommandLineTest extends TestCase
     public static function helps(): iterable
     {
         yield 'all' => [['--help'], ['check']];
-        foreach (['check', 'tree', 'compare', 'rename', 'probe', 'proofread', 'sheet', 'scenes', 'log'] as $command) {
+        foreach (['check', 'tree', 'compare', 'rename', 'probe', 'proofread', 'sheet', 'scenes', 'log', 'pack'] as $command) {
             yield $command => [[$command, '--help'], ['bin/plain-ledger '.$command]];
         }
         yield 'what is needed is said to be' => [['check', '--help'], ['required', '--part', '--scene']];
@@ -1052,6 +1052,51 @@ final class CommandLineTest extends TestCase
         self::assertSame([1, "The record is not as it was signed, or was signed by nobody.\n"], [$code, $output]);
         self::assertSame(3, $this->run_(['verify', '--record', 'd/x.0001.exr'])[0]);
         self::assertSame(3, $this->run_(['verify', '--record', 'r.json', '--list', 'r.json'])[0]);
+    }
+
+    public function test_what_was_signed_is_packed_with_its_sums_record_and_sheet(): void
+    {
+        $key = RecordKey::of(str_repeat('k', 32));
+        $sums = static fn (string $of): array => ['sha256' => hash('sha256', $of), 'md5' => md5($of)];
+        $record = SubmissionRecord::signed([
+            'number' => 2,
+            'deliverable' => ['code' => '../TC 010'],
+            'asked' => json_decode((string) file_get_contents($this->bench->folder.'/'.$this->specification()), true),
+            'files' => [
+                ['path' => 'x.0001.exr', 'bytes' => 3, 'sums' => $sums('one')],
+                ['path' => 'mist/7', 'bytes' => 3, 'sums' => $sums('two')],
+            ],
+        ], $key);
+        $this->bench->put('r.json', $record->write())->put('d/x.0001.exr', 'one')->put('d/mist/7', 'two');
+        $pack = ['pack', '--record', 'r.json', '--files', 'd', '--into'];
+        self::assertSame([0, "2 files packed into out.zip.\n", ''], $this->run_([...$pack, 'out.zip']));
+        self::assertSame([0, "2 files packed into out.\n", ''], $this->run_([...$pack, 'out/']));
+        $proof = 'cd %s && unzip -q out.zip -d unpacked && diff -r out unpacked && cd out/.._TC_010 '
+            .'&& sha256sum --quiet -c checksums.sha256 && md5sum --quiet -c checksums.md5 && cat mist/7';
+        exec(sprintf($proof, escapeshellarg($this->bench->folder)), $lines, $code);
+        self::assertSame([0, ['two']], [$code, $lines]);
+        self::assertSame(
+            ['.._TC_010', '.._TC_010-record.html', '.._TC_010-record.json', '.._TC_010-sheet.html'],
+            array_values(array_diff(scandir("{$this->bench->folder}/out") ?: [], ['.', '..'])),
+        );
+        self::assertFileDoesNotExist("{$this->bench->folder}/TC_010");
+
+        // nothing is written over, and nothing else is packed than was signed
+        self::assertSame(3, $this->run_([...$pack, 'out.zip'])[0]);
+        self::assertSame(3, $this->run_([...$pack, 'out'])[0]);
+        self::assertSame(3, $this->run_([...$pack, 'nowhere/out.zip'])[0]);
+        self::assertSame(3, $this->run_(['pack', '--record', 'r.json', '--files', 'd'])[0]);
+        $this->bench->put('d/mist/7', 'Two');
+        self::assertSame(
+            [1, "The files are not those that were signed; verify --record tells which.\n"],
+            array_slice($this->run_([...$pack, 'other.zip']), 0, 2),
+        );
+        $this->bench->put('r.json', str_replace('"number": 2', '"number": 3', $record->write()));
+        self::assertSame(
+            [1, "The record is not as it was signed, or was signed by nobody.\n"],
+            array_slice($this->run_([...$pack, 'other.zip']), 0, 2),
+        );
+        self::assertFileDoesNotExist("{$this->bench->folder}/other.zip");
     }
 
     public function test_two_records_tell_which_files_came_again(): void

@@ -15,11 +15,11 @@ final class PackageController
     public function __invoke(Submission $submission): StreamedResponse
     {
         abort_unless($submission->state->isSigned(), 404);
-        $package = new HandedOver($submission);
+        $package = HandedOver::of($submission);
         $plain = preg_replace('~[^A-Za-z0-9_.-]~', '_', "{$submission->deliverable->code}-{$submission->number}.zip");
 
         return response()->stream(static function () use ($package): void {
-            foreach (ZipWriter::write($package->files()) as $piece) {
+            foreach (ZipWriter::write($package->files(time())) as $piece) {
                 echo $piece;
                 flush();
             }
