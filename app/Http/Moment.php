@@ -83,17 +83,40 @@ final readonly class Moment
 
     private static function said(DateTimeInterface $at, string $day, string $time): string
     {
+        $clock = self::clock();
         // programs read the standard's form (RFC 3339)
-        if (str_starts_with(request()->getPathInfo(), '/api/')) {
+        if ($clock['year'] === null) {
             return Carbon::instance($at)->toIso8601ZuluString();
         }
-        $local = self::local($at);
-        $isThisYear = $local->format('Y') === self::local(Carbon::now())->format('Y');
+        $local = (new DateTimeImmutable('@'.$at->getTimestamp()))->setTimezone($clock['zone']);
+        $isThisYear = $local->format('Y') === $clock['year'];
 
         return $local->format($day.($isThisYear ? '' : ' Y').$time);
     }
 
-    /** Boards write a thousand of them, so no more is made of one than it takes. */
+    /**
+     * What every time of a page is told by: boards write a thousand of them.
+     *
+     * @return array{zone: DateTimeZone, year: string|null}  year: this one; null where a program asks
+     */
+    private static function clock(): array
+    {
+        $request = request();
+        $clock = $request->attributes->get('clock');
+        if (! is_array($clock)) {
+            $isProgram = str_starts_with($request->getPathInfo(), '/api/');
+            $clock = [
+                'zone' => new DateTimeZone(self::zone()),
+                'year' => $isProgram ? null : self::local(Carbon::now())->format('Y'),
+            ];
+            $request->attributes->set('clock', $clock);
+        }
+
+        /** @var array{zone: DateTimeZone, year: string|null} $clock */
+        return $clock;
+    }
+
+    /** No more is made of one than it takes. */
     private static function local(DateTimeInterface $at): DateTimeImmutable
     {
         return (new DateTimeImmutable('@'.$at->getTimestamp()))->setTimezone(new DateTimeZone(self::zone()));

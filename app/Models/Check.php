@@ -50,6 +50,8 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  */
 final class Check extends Model
 {
+    use StoredColumns;
+
     protected $fillable = [
         'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict',
         'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble',

@@ -42,6 +42,8 @@ use PlainLedger\Core\Specification\SpecificationDraft;
  */
 final class Deliverable extends Model
 {
+    use StoredColumns;
+
     /** Relations that what is asked of it is read from. */
     public const ASKED = ['owner', 'production', 'specification.latest'];
 

@@ -27,8 +27,9 @@ final readonly class SharedSettings
     public static function among(array $scenes): array
     {
         $values = [];
+        $own = array_flip(self::OWN);
         foreach ($scenes as $whose => $settings) {
-            foreach ($settings as $id => $value) {
+            foreach (array_diff_key($settings, $own) as $id => $value) {
                 $values[$id][(string) $whose] = $value;
             }
         }
@@ -40,8 +41,7 @@ final readonly class SharedSettings
             $common = (string) array_key_first($counts);
             $others = array_filter($by, static fn (string $v): bool => $v !== $common);
             if (
-                in_array($id, self::OWN, true)
-                || count($by) < 3
+                count($by) < 3
                 || $others === []
                 || count($by) >= $counts[$common] * 2
             ) {

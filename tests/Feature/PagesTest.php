@@ -31,8 +31,8 @@ final class PagesTest extends LedgerTestCase
     {
         Carbon::setTestNow('2026-11-25 12:00:00');
         $words = static fn (string $at): array => [
-            Due::of(Carbon::parse($at))?->words,
-            Due::of(Carbon::parse($at))?->late,
+            Due::at(Carbon::parse($at)->getTimestamp())?->words,
+            Due::at(Carbon::parse($at)->getTimestamp())?->late,
         ];
 
         self::assertSame(['in 1 minute', false], $words('2026-11-25 12:01:00'));
@@ -41,8 +41,8 @@ final class PagesTest extends LedgerTestCase
         self::assertSame(['in 39 hours', false], $words('2026-11-27 03:00:00'));
         self::assertSame(['in 3 days', false], $words('2026-11-28 18:00:00'));
         self::assertSame(['2 hours late', true], $words('2026-11-25 10:00:00'));
-        self::assertNull(Due::of(null));
-        self::assertSame('Friday 27 Nov, 18:00', Due::of(Carbon::parse('2026-11-27 18:00'))?->at);
+        self::assertNull(Due::at(null));
+        self::assertSame('Friday 27 Nov, 18:00', Due::at(Carbon::parse('2026-11-27 18:00')->getTimestamp())?->at);
     }
 
     public function test_an_artist_has_one_page_of_what_is_asked_and_what_is_next(): void

@@ -18,22 +18,22 @@ final class AskedStamps
     /** @var array<int, string> what the house asks, by production */
     private array $houses = [];
 
-    /** @var array<int, string> what a specification asks, by revision */
+    /** @var array<int, string> what a specification asks, by its id */
     private array $revisions = [];
 
     public function hasChangedSince(Deliverable $deliverable, ?Check $check): bool
     {
-        return $check !== null && $check->asked !== $this->now($deliverable);
+        return $check !== null && $check->stored('asked') !== $this->now($deliverable);
     }
 
     public function now(Deliverable $deliverable): string
     {
-        $production = $deliverable->production;
-        $revision = $deliverable->specification->latest;
+        $house = (int) $deliverable->stored('production_id');
+        $specification = (int) $deliverable->stored('specification_id');
         $layers = [
-            $this->houses[$production->id] ??= self::written($production->houseLayer()),
+            $this->houses[$house] ??= self::written($deliverable->production->houseLayer()),
             self::written(new Layer(SetBy::Specification, ['values' => $deliverable->impliedValues()], '')),
-            $this->revisions[$revision->id] ??= self::written($revision->layer()),
+            $this->revisions[$specification] ??= self::written($deliverable->specification->latest->layer()),
             self::written(new Layer(SetBy::Deliverable, $deliverable->ownLayer(), '')),
         ];
 

@@ -8,6 +8,7 @@ use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\Production;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -39,15 +40,16 @@ final readonly class Board
 
     public function __construct(Production $production)
     {
-        $deliverables = $production->deliverables()->forBoard()->orderBy('code')->get();
-        $yesterday = self::before($deliverables, Carbon::now()->subDay());
+        $deliverables = self::owed($production);
+        $yesterday = self::before($production, $deliverables, Carbon::now()->subDay());
         $asked = new AskedStamps;
         $rows = $summaries = [];
         foreach ($deliverables as $deliverable) {
             // each access reads the document anew
             $summary = $deliverable->newest?->summary;
-            $rows[] = new BoardRow($deliverable, $summary, $yesterday[$deliverable->id] ?? null, $asked);
-            $summaries[$deliverable->id] = $summary ?? [];
+            $id = (int) $deliverable->stored('id');
+            $rows[] = new BoardRow($deliverable, $summary, $yesterday[$id] ?? null, $asked);
+            $summaries[$id] = $summary ?? [];
         }
         $this->rows = $rows;
         $this->groups = self::groups($summaries);
@@ -80,10 +82,11 @@ final readonly class Board
     {
         $causes = [];
         foreach ($deliverables as $deliverable) {
-            foreach ($summaries[$deliverable->id]['causes'] ?? [] as $cause) {
-                $causes[$cause['id']][$deliverable->id] = [
-                    'id' => $deliverable->id,
-                    'code' => $deliverable->code,
+            $id = (int) $deliverable->stored('id');
+            foreach ($summaries[$id]['causes'] ?? [] as $cause) {
+                $causes[$cause['id']][$id] = [
+                    'id' => $id,
+                    'code' => (string) $deliverable->stored('code'),
                     'owner' => $deliverable->owner?->name,
                     'says' => $cause['says'],
                     'folio' => $cause['side'] === Side::Scene->value ? 'scene' : 'frames',
@@ -108,9 +111,9 @@ final readonly class Board
     {
         $settings = [];
         foreach ($deliverables as $deliverable) {
-            $own = $summaries[$deliverable->id]['settings'] ?? null;
+            $own = $summaries[(int) $deliverable->stored('id')]['settings'] ?? null;
             if ($own !== null) {
-                $settings[$deliverable->specification->title][$deliverable->code] = $own;
+                $settings[$deliverable->specification->title][(string) $deliverable->stored('code')] = $own;
             }
         }
         $agreement = [];
@@ -124,28 +127,55 @@ final readonly class Board
     }
 
     /**
+     * All that are owed, with their newest checks.
+     *
+     * @return Collection<int, Deliverable>
+     */
+    private static function owed(Production $production): Collection
+    {
+        $newest = Check::query()->forBoard()->whereIn('id', self::newest($production)->selectRaw('max(id)'))->get();
+        $by = [];
+        foreach ($newest as $check) {
+            $by[(int) $check->stored('deliverable_id')] = $check;
+        }
+        $deliverables = $production->deliverables()->with('owner', 'specification.latest')->orderBy('code')->get();
+        foreach ($deliverables as $deliverable) {
+            $deliverable->setRelation('newest', $by[(int) $deliverable->stored('id')] ?? null)
+                ->setRelation('production', $production);
+        }
+
+        return $deliverables;
+    }
+
+    /** @return Builder<Check> those that were done, by deliverable */
+    private static function newest(Production $production): Builder
+    {
+        return Check::query()->done()
+            ->whereIn('deliverable_id', $production->deliverables()->select('id'))
+            ->groupBy('deliverable_id');
+    }
+
+    /**
      * The newest of each deliverable that was done by then; where that is the newest at all, it is not read again.
      *
      * @param  Collection<int, Deliverable>  $deliverables
      * @return array<int, Check> by deliverable
      */
-    private static function before(Collection $deliverables, Carbon $moment): array
+    private static function before(Production $production, Collection $deliverables, Carbon $moment): array
     {
-        $now = [];
+        $ids = self::newest($production)->where('updated_at', '<=', $moment)->toBase()
+            ->pluck(DB::raw('max(id)'), 'deliverable_id');
+        [$before, $others] = [[], []];
         foreach ($deliverables as $deliverable) {
-            if ($deliverable->newest !== null) {
-                $now[$deliverable->id] = $deliverable->newest;
+            $id = (int) $deliverable->stored('id');
+            $then = $ids[$id] ?? null;
+            if ($then !== null && $deliverable->newest?->stored('id') === $then) {
+                $before[$id] = $deliverable->newest;
+            } elseif ($then !== null) {
+                $others[] = $then;
             }
         }
-        $ids = Check::query()->done()
-            ->whereIn('deliverable_id', array_keys($now))
-            ->where('updated_at', '<=', $moment)
-            ->groupBy('deliverable_id')
-            ->toBase()
-            ->pluck(DB::raw('max(id)'), 'deliverable_id');
-        $same = array_filter($now, static fn (Check $check): bool => $ids->get($check->deliverable_id) === $check->id);
-        $others = Check::query()->forBoard()->whereIn('id', $ids->diffKeys($same)->values())->get();
 
-        return $same + $others->keyBy('deliverable_id')->all();
+        return $before + Check::query()->forBoard()->whereIn('id', $others)->get()->keyBy('deliverable_id')->all();
     }
 }

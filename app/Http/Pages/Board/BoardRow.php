@@ -11,6 +11,7 @@ use App\Http\Pages\Book\IndexLine;
 use App\Http\Pages\ByKey;
 use App\Models\Check;
 use App\Models\Deliverable;
+use DateTimeImmutable;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
 
@@ -87,14 +88,15 @@ final readonly class BoardRow
         $this->code = $line->code;
         $this->title = $line->title;
         $this->owner = $line->owner;
-        $this->ownerId = $deliverable->owner_id;
+        $owner = $deliverable->stored('owner_id');
+        $this->ownerId = $owner === null ? null : (int) $owner;
         $this->due = $line->due;
         $this->stale = $line->stale;
         $this->holdsUp = $line->holdsUp;
         $this->folio = $line->folio;
         $this->verdict = $line->verdict;
         $this->specification = $deliverable->specification->title;
-        $this->specificationId = $deliverable->specification_id;
+        $this->specificationId = (int) $deliverable->stored('specification_id');
         $this->dueAt = $line->due?->stamp();
         $this->changed = $newest === null ? null : self::changed($newest, $then);
         $summary ??= self::NOTHING;
@@ -103,11 +105,10 @@ final readonly class BoardRow
         $this->waived = count($summary['waivers']);
         $this->cause = $summary['causes'][0]['says'] ?? null;
         $this->causes = array_values(array_unique(array_column($summary['causes'], 'id')));
-        $this->scene = $newest?->scene_id !== null;
-        $this->files = $newest?->delivery_id !== null;
-        $checked = $newest?->updated_at;
-        $this->checked = $checked?->getTimestamp();
-        $this->when = $checked === null ? null : Moment::told($checked);
+        $this->scene = $newest?->stored('scene_id') !== null;
+        $this->files = $newest?->stored('delivery_id') !== null;
+        $this->checked = $newest?->storedTime('updated_at');
+        $this->when = $this->checked === null ? null : Moment::told(new DateTimeImmutable("@{$this->checked}"));
     }
 
     private static function changed(Check $now, ?Check $then): ?string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Pages\Book;
 
 use App\Http\Moment;
+use DateTimeImmutable;
 use Illuminate\Support\Carbon;
 
 /** When something is due, and how long that is from now. */
@@ -16,20 +17,19 @@ final readonly class Due
 
     public bool $late;
 
-    private int $stamp;
-
-    private function __construct(Carbon $due)
+    /** @param  int  $stamp  seconds since 1970 */
+    private function __construct(private int $stamp)
     {
-        $this->stamp = $due->getTimestamp();
-        $minutes = (int) floor(($this->stamp - Carbon::now()->getTimestamp()) / 60);
-        $this->at = Moment::due($due);
+        $minutes = (int) floor(($stamp - Carbon::now()->getTimestamp()) / 60);
+        $this->at = Moment::due(new DateTimeImmutable("@{$stamp}"));
         $this->words = $minutes < 0 ? self::long(-$minutes).' late' : 'in '.self::long($minutes);
         $this->late = $minutes < 0;
     }
 
-    public static function of(?Carbon $due): ?self
+    /** @param  int|null  $stamp  seconds since 1970 */
+    public static function at(?int $stamp): ?self
     {
-        return $due === null ? null : new self($due);
+        return $stamp === null ? null : new self($stamp);
     }
 
     /** Seconds since 1970. */

@@ -46,13 +46,13 @@ readonly class IndexLine
     public function __construct(Deliverable $deliverable, ?AskedStamps $asked = null)
     {
         $newest = $deliverable->newest;
-        $this->id = $deliverable->id;
-        $this->code = $deliverable->code;
-        $this->title = $deliverable->title;
+        $this->id = (int) $deliverable->stored('id');
+        $this->code = (string) $deliverable->stored('code');
+        $this->title = (string) $deliverable->stored('title');
         $this->owner = $deliverable->owner?->name;
-        $this->due = Due::of($deliverable->due_at);
-        $this->verdict = $newest?->verdict;
-        $this->waived = ($newest->waived ?? 0) > 0;
+        $this->due = Due::at($deliverable->storedTime('due_at'));
+        $this->verdict = Verdict::tryFrom((string) $newest?->stored('verdict'));
+        $this->waived = (int) $newest?->stored('waived') > 0;
         $this->holdsUp = self::holdsUp($newest);
         $this->stale = ($asked ?? new AskedStamps)->hasChangedSince($deliverable, $newest);
         $this->folio = self::folio($newest);
@@ -61,9 +61,12 @@ readonly class IndexLine
     /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
     public static function holdsUp(?Check $check): ?string
     {
-        return $check?->holds_up === BlockerSummary::ARRIVING && self::shouldHaveArrived($check)
-            ? 'was arriving; check again'
-            : $check?->holds_up;
+        $says = $check?->stored('holds_up');
+        if ($says === BlockerSummary::ARRIVING && self::shouldHaveArrived($check)) {
+            return 'was arriving; check again';
+        }
+
+        return $says === null ? null : (string) $says;
     }
 
     /** Whether so much time has passed that files which were arriving then are there, or never will be. */
@@ -79,9 +82,11 @@ readonly class IndexLine
      */
     public static function folio(?Check $check): string
     {
-        return match (true) {
-            $check?->trouble !== null => $check->trouble === 'scene' ? 'scene' : 'frames',
-            default => $check?->delivery_id === null && $check?->scene_id !== null ? 'scene' : 'frames',
-        };
+        $trouble = $check?->stored('trouble');
+        $isScene = $trouble === null
+            ? $check?->stored('delivery_id') === null && $check?->stored('scene_id') !== null
+            : $trouble === 'scene';
+
+        return $isScene ? 'scene' : 'frames';
     }
 }
