@@ -62,7 +62,7 @@ final readonly class OnChange
             NoticeKind::Message,
             $message->production,
             $message->subject,
-            route('production', $message->production_id, false),
+            route('notices', [], false)."#message-{$message->id}",
         );
     }
 

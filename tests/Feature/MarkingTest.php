@@ -53,6 +53,38 @@ final class MarkingTest extends CourseTestCase
         return $user;
     }
 
+    public function test_those_who_are_chosen_are_written_to_in_ones_own_words(): void
+    {
+        $write = fn (array $ids, string $body = "The projector is free at four.\n<b>Come</b>.") => $this
+            ->actingAs($this->coordinator)
+            ->post($this->assignment('/letters'), ['ids' => $ids, 'subject' => 'About  Monday', 'body' => $body]);
+        $this->deliverable->team()->attach($this->other);
+        // one who is in two teams is written to once
+        $write([$this->deliverable->id, $this->others->id])
+            ->assertSessionHas('told', 'It is written to 2 people, and stands in the outbox.');
+        $own = $this->actingAs($this->artist)->page('/notices');
+        self::assertSame(
+            [['About Monday', "The projector is free at four.\n<b>Come</b>.", 'Coordinator']],
+            array_map(static fn (array $m): array => [$m['subject'], $m['body'], $m['by']], $own['messages']),
+        );
+        self::assertContains('About Monday', array_column($own['notices'], 'says'));
+        $write([], 'x')->assertSessionHasErrors('ids');
+        $write([$this->deliverable->id], ' ')->assertSessionHasErrors('body');
+
+        // who has left the class reads nothing of it any more
+        $this->production->memberships()->where('user_id', $this->artist->id)->delete();
+        self::assertSame([], $this->actingAs($this->artist)->page('/notices')['messages']);
+    }
+
+    public function test_where_names_are_kept_from_those_who_mark_all_are_written_to_or_none(): void
+    {
+        $this->judged([], null, true);
+        $write = fn (array $ids) => $this->actingAs($this->coordinator)
+            ->post($this->assignment('/letters'), ['ids' => $ids, 'subject' => 'x', 'body' => 'y']);
+        $write([$this->deliverable->id])->assertSessionHasErrors('refused');
+        $write([$this->deliverable->id, $this->others->id])->assertSessionHasNoErrors();
+    }
+
     public function test_points_why_and_what_to_do_next_time(): void
     {
         $this->judged(['points' => ['groups' => ['Picture' => 40, 'Format' => 10, 'Naming' => 10, '*' => 40]]]);

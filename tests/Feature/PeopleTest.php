@@ -11,6 +11,7 @@ use App\Models\Role;
 use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\Support\LedgerTestCase;
@@ -74,6 +75,43 @@ final class PeopleTest extends LedgerTestCase
         self::assertNull($this->page($link)['kind']);
         $this->come($link, ['email' => 'late@harbour.example'])->assertSessionHasErrors('refused');
         self::assertFalse(User::query()->where('email', 'late@harbour.example')->exists());
+    }
+
+    public function test_an_invitation_stands_in_the_outbox_until_it_is_used(): void
+    {
+        $link = $this->invited(Role::Artist, 'fenn@harbour.example');
+        $outbox = "/productions/{$this->production->id}/outbox";
+        $this->actingAs($this->coordinator);
+        $letters = $this->page($outbox)['messages'];
+        self::assertSame([[null, 'fenn@harbour.example', 'Coordinator']], array_map(
+            static fn (array $m): array => [$m['id'], $m['address'], $m['by']],
+            $letters,
+        ));
+        self::assertStringContainsString($link, $letters[0]['body']);
+        self::assertStringContainsString(
+            $link,
+            quoted_printable_decode((string) $this->get("{$outbox}.mbox")->assertOk()->getContent()),
+        );
+        // whoever has the database alone has no link
+        $kept = (string) DB::table('invitations')->latest('id')->value('link');
+        self::assertStringNotContainsString(basename($link), $kept);
+        self::assertStringNotContainsString(basename($link), (string) base64_decode($kept, true));
+        $this->actingAs($this->artist)->get($outbox)->assertForbidden();
+
+        auth()->logout();
+        $this->come($link)->assertRedirect();
+        self::assertSame([], $this->actingAs($this->coordinator)->page($outbox)['messages']);
+        self::assertNull(DB::table('invitations')->latest('id')->value('link'));
+        // one that has ended, or was kept under another key, is none
+        $this->invited();
+        Invitation::query()->latest('id')->firstOrFail()->update(['link' => 'of another key']);
+        self::assertSame([], $this->page($outbox)['messages']);
+        $this->invited();
+        $this->travel(400)->days();
+        self::assertSame([], $this->page($outbox)['messages']);
+        // links for passwords are never kept
+        app(Invite::class)->password($this->artist, $this->coordinator);
+        self::assertNull(Invitation::query()->latest('id')->firstOrFail()->link);
     }
 
     public function test_many_are_invited_from_a_list_and_each_comes_in_once(): void

@@ -97,7 +97,7 @@ final readonly class FollowInvitation
         return DB::transaction(function () use ($invitation, $work): User {
             $taken = Invitation::query()->whereKey($invitation->id)->whereNull('used_at')
                 ->where('expires_at', '>', Carbon::now())
-                ->update(['used_at' => Carbon::now()]);
+                ->update(['used_at' => Carbon::now(), 'link' => null]);
             if ($taken !== 1) {
                 throw PeopleRefused::because(Phrase::of(
                     'This link was used already, or its days are over. Ask for another.',

@@ -13,9 +13,13 @@ use App\Notices\InvitationMail;
 use App\Notices\Tell;
 use App\Security\SecurityLog;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\Mail;
 
-/** Makes links by which people come in. What stands in one is told once, and only its hash is kept. */
+/**
+ * Makes links by which people come in. What stands in one is told once, and only its hash is kept; of those into a
+ * production the outbox has it too, under the installation's key, until it is used.
+ */
 final readonly class Invite
 {
     /**
@@ -59,11 +63,13 @@ final readonly class Invite
     private function link(InvitationKind $kind, array $for): string
     {
         $word = bin2hex(random_bytes(24));
+        $link = route('join', $word);
         $made = Invitation::query()->create($for + [
+            'link' => $kind === InvitationKind::Member ? Crypt::encryptString($link) : null,
             'kind' => $kind, 'token' => Invitation::hash($word), 'expires_at' => Carbon::now()->addDays($kind->days()),
         ]);
         SecurityLog::note('link made', ['kind' => $kind->value, 'invitation' => $made->id]);
 
-        return route('join', $word);
+        return $link;
     }
 }

@@ -8,8 +8,34 @@ import { Breaking } from '../parts/Breaking';
 import { Heading } from '../parts/Heading';
 import type { NoticesPage } from '../types/views';
 
+/** What others wrote to one, whole. */
+function Written({ messages }: Pick<NoticesPage, 'messages'>) {
+    return messages.length === 0 ? null : (
+        <section aria-labelledby="written">
+            <Heading className="mt-6">
+                <span id="written">
+                    <Trans>Written to you</Trans>
+                </span>
+            </Heading>
+            <ul>
+                {messages.map(({ id, by, production, subject, body, at }) => (
+                    <li key={id} id={`message-${id}`} className="border-b border-rule py-2">
+                        <p className="flex flex-wrap items-baseline gap-x-3">
+                            <strong>
+                                <Breaking text={subject} />
+                            </strong>
+                            <span className="aside ml-auto">{[by, production, at].filter(Boolean).join(', ')}</span>
+                        </p>
+                        <p className="max-w-[86ch] pt-1 whitespace-pre-wrap [overflow-wrap:anywhere]">{body}</p>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
 /** What somebody was told, and what they want to be told. */
-export default function Notices({ notices, wishes, mails }: NoticesPage) {
+export default function Notices({ notices, messages, wishes, mails }: NoticesPage) {
     const hasNew = notices.some((notice) => notice.isNew);
 
     return (
@@ -54,6 +80,7 @@ export default function Notices({ notices, wishes, mails }: NoticesPage) {
                         </li>
                     ))}
                 </ul>
+                <Written messages={messages} />
                 <Heading className="mt-6">
                     <Trans>What you want to be told</Trans>
                 </Heading>

@@ -14,7 +14,7 @@ const FORMATS = [
 ] as const;
 
 function Message({ message }: { message: MessageShown }) {
-    const remove = () => router.delete(to('message.drop', { message: message.id }), { preserveScroll: true });
+    const { id } = message;
 
     return (
         <li className="border-t border-ink py-3">
@@ -27,9 +27,19 @@ function Message({ message }: { message: MessageShown }) {
                 <pre className={classes('mt-2 max-w-[86ch] font-sans', 'whitespace-pre-wrap [overflow-wrap:anywhere]')}>
                     {message.body}
                 </pre>
-                <button type="button" className="link mt-2 text-[13px]" onClick={remove}>
-                    <Trans>remove it</Trans>
-                </button>
+                {id === null ? (
+                    <p className="mt-2 text-[13px] text-faint">
+                        <Trans>The link stands here until it is used or ends. It is ended on the page People.</Trans>
+                    </p>
+                ) : (
+                    <button
+                        type="button"
+                        className="link mt-2 text-[13px]"
+                        onClick={() => router.delete(to('message.drop', { message: id }), { preserveScroll: true })}
+                    >
+                        <Trans>remove it</Trans>
+                    </button>
+                )}
             </details>
         </li>
     );
@@ -67,7 +77,8 @@ export default function Outbox({ book, messages }: OutboxPage) {
             <div className="px-6 pb-10">
                 <p className="said max-w-[62ch] pt-4">
                     <Trans>
-                        What would be sent to owners. Nothing leaves this machine: take it with you as a file.
+                        What would be sent to owners, and links by which somebody comes in. Nothing leaves this machine
+                        from here: take it with you as a file.
                     </Trans>
                 </p>
                 <p className="flex flex-wrap items-baseline gap-3 pt-2">
@@ -86,8 +97,8 @@ export default function Outbox({ book, messages }: OutboxPage) {
                     </p>
                 ) : (
                     <ul className="pt-3">
-                        {messages.map((message) => (
-                            <Message key={message.id} message={message} />
+                        {messages.map((message, at) => (
+                            <Message key={message.id ?? `link ${at}`} message={message} />
                         ))}
                     </ul>
                 )}

@@ -933,7 +933,8 @@ export interface ManyScenesPage {
 export type Mark = 'equal' | 'unequal' | 'waived' | 'unknown';
 
 export interface MessageShown {
-    id: number;
+    /** null of an invitation, which is ended where people are */
+    id: number | null;
     to: string;
     address: string;
     by: string | null;
@@ -1119,6 +1120,7 @@ export type NoticeKind = 'checked' | 'handed-in' | 'asked-otherwise' | 'accepted
 
 export interface NoticesPage {
     notices: { id: number; says: string; url: string; at: string; production: string; isNew: boolean }[];
+    messages: { id: number; by: string; production: string; subject: string; body: string; at: string }[];
     wishes: { kind: NoticeKind; says: string; page: boolean; mail: boolean }[];
     /** Whether mail leaves this installation. */
     mails: boolean;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Board;
 
+use App\Actions\Messages\OutboxLetter;
 use App\Http\Downloads;
-use App\Models\Message;
 use App\Models\Production;
 use Illuminate\Http\Response as PlainResponse;
 use PlainLedger\Core\Messages\Mailbox;
@@ -15,7 +15,7 @@ final class OutboxFileController
 {
     public function __invoke(Production $production, string $format): PlainResponse
     {
-        $messages = array_values($production->newestMessages()->reverse()->map(self::line(...))->all());
+        $messages = array_map(self::line(...), array_reverse(OutboxLetter::all($production)));
         [$body, $type] = match ($format) {
             'mbox' => [Mailbox::of($messages), 'application/mbox'],
             'json' => [Downloads::pretty($messages), 'application/json'],
@@ -27,14 +27,14 @@ final class OutboxFileController
     }
 
     /** @return array{from: string, to: string, subject: string, body: string, at: int} */
-    private static function line(Message $message): array
+    private static function line(OutboxLetter $letter): array
     {
         return [
-            'from' => $message->by->email ?? 'nobody@ledger.example',
-            'to' => $message->to->email,
-            'subject' => $message->subject,
-            'body' => $message->body,
-            'at' => $message->created_at->getTimestamp(),
+            'from' => $letter->from,
+            'to' => $letter->address,
+            'subject' => $letter->subject,
+            'body' => $letter->body,
+            'at' => $letter->at->getTimestamp(),
         ];
     }
 

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Course;
 
+use App\Actions\Courses\CourseWorkRefused;
 use App\Actions\Courses\GiveToEverybody;
 use App\Actions\Courses\GrantExtension;
 use App\Actions\Courses\ReleaseFeedback;
 use App\Actions\Courses\ReturnHandIn;
 use App\Actions\Courses\SaveAssignment;
+use App\Actions\Messages\WriteToLearners;
 use App\Http\Pages\Course\AssignmentPage;
 use App\Http\Requests\Course\AssignmentRequest;
 use App\Http\Requests\Course\ExtensionRequest;
+use App\Http\Requests\Course\LettersRequest;
 use App\Http\Requests\Course\ReturnRequest;
 use App\Language\Phrase;
+use App\Models\Assignment;
 use App\Models\Deliverable;
 use App\Models\Specification;
 use App\Models\User;
@@ -109,6 +113,28 @@ final class AssignmentController
         return back()->with('told', Phrase::counted(
             $returned,
             ':count hand-in is returned for another attempt.|:count hand-ins are returned for another attempt.',
+        ));
+    }
+
+    public function write(
+        LettersRequest $request,
+        #[CurrentUser] User $by,
+        Specification $specification,
+        WriteToLearners $write,
+    ): RedirectResponse {
+        $chosen = self::chosen($specification, $request->ids());
+        $isAll = $chosen->count() === Deliverable::query()->where('specification_id', $specification->id)->count();
+        if (! $isAll && Assignment::of($specification)->hidesNames()) {
+            // the outbox names whom something was written to
+            throw CourseWorkRefused::because(Phrase::of(
+                'Names are kept from those who mark until points are told. Write to all of them.',
+            ));
+        }
+
+        return back()->with('told', Phrase::counted(
+            $write->run($specification->production, $chosen, $request->subject(), $request->body(), $by),
+            'It is written to :count person, and stands in the outbox.'
+                .'|It is written to :count people, and stands in the outbox.',
         ));
     }
 

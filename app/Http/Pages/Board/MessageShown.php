@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Board;
 
+use App\Actions\Messages\OutboxLetter;
 use App\Http\Moment;
-use App\Models\Message;
 
-/** A message to an owner. */
+/** A message in the outbox. */
 final readonly class MessageShown
 {
-    public int $id;
+    /** @var int|null null of an invitation, which is ended where people are */
+    public ?int $id;
 
     public string $to;
 
@@ -24,14 +25,14 @@ final readonly class MessageShown
 
     public string $at;
 
-    public function __construct(Message $message)
+    public function __construct(OutboxLetter $letter)
     {
-        $this->id = $message->id;
-        $this->to = $message->to->name;
-        $this->address = $message->to->email;
-        $this->by = $message->by?->name;
-        $this->subject = $message->subject;
-        $this->body = $message->body;
-        $this->at = Moment::told($message->created_at);
+        $this->id = $letter->message;
+        $this->to = $letter->to;
+        $this->address = $letter->address;
+        $this->by = $letter->by;
+        $this->subject = $letter->subject;
+        $this->body = $letter->body;
+        $this->at = Moment::told($letter->at);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Board;
 
+use App\Actions\Messages\OutboxLetter;
 use App\Http\Pages\Book\Book;
 use App\Http\Pages\RendersPage;
-use App\Models\Message;
 use App\Models\Production;
 use App\Models\User;
 
@@ -23,8 +23,9 @@ final readonly class OutboxPage
     public function __construct(Production $production, User $reader)
     {
         $this->book = new Book($production, $reader);
-        $this->messages = array_values($production->newestMessages()->map(
-            static fn (Message $m): MessageShown => new MessageShown($m),
-        )->all());
+        $this->messages = array_map(
+            static fn (OutboxLetter $letter): MessageShown => new MessageShown($letter),
+            OutboxLetter::all($production),
+        );
     }
 }

@@ -34,6 +34,57 @@ function Choices({ page: { rows }, onChoose }: { page: AssignmentPage; onChoose:
     );
 }
 
+/** A message in one's own words to all that are chosen. */
+function Letter({ specification, chosen, onDone }: { specification: number; chosen: number[]; onDone: () => void }) {
+    const [subject, setSubject] = useState('');
+    const [body, setBody] = useState('');
+    const action = useAction(t`It could not be written.`);
+    const send = () =>
+        action.send(
+            'post',
+            to('assignment.write', { specification }),
+            { ids: chosen, subject, body },
+            { names: ['subject', 'body', 'ids', 'refused'], done: onDone },
+        );
+
+    return (
+        <details className="w-full">
+            <summary className="link w-fit cursor-pointer">
+                <Trans>Write to them</Trans>
+            </summary>
+            <div className="flex flex-wrap items-end gap-x-3 gap-y-2 pt-2">
+                <Labelled label={t`about`}>
+                    <input
+                        className="input w-72!"
+                        maxLength={200}
+                        value={subject}
+                        onChange={(event) => setSubject(event.target.value)}
+                    />
+                </Labelled>
+                <Labelled label={t`what they read`}>
+                    <textarea
+                        className="textarea w-full"
+                        cols={80}
+                        rows={4}
+                        maxLength={5000}
+                        value={body}
+                        onChange={(event) => setBody(event.target.value)}
+                    />
+                </Labelled>
+                <button
+                    type="button"
+                    className="btn"
+                    disabled={action.busy || subject.trim() === '' || body.trim() === ''}
+                    onClick={send}
+                >
+                    <Trans>Write it</Trans>
+                </button>
+                <Fault says={action.fault} className="w-full" />
+            </div>
+        </details>
+    );
+}
+
 /** More time, or back for another attempt, for all that are chosen. */
 export function Many({
     page,
@@ -99,6 +150,7 @@ export function Many({
                         <Trans>Return for another attempt</Trans>
                     </button>
                     <Fault says={action.fault} className="w-full" />
+                    <Letter specification={page.id} chosen={chosen} onDone={() => onChoose([])} />
                 </section>
             )}
         </>
