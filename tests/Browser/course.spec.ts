@@ -177,6 +177,7 @@ test('an assignment at 390 px, and by night', async ({ page }) => {
     await assignment(page);
     await page.setViewportSize({ width: 390, height: 844 });
     await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.getByRole('button', { name: 'all', exact: true }).press('Enter');
     const closed = page.locator('main details:not([open]) > summary');
     while ((await closed.count()) > 0) {
         await closed.first().press('Enter');
@@ -187,4 +188,14 @@ test('an assignment at 390 px, and by night', async ({ page }) => {
     await page.getByRole('button', { name: 'Night' }).click();
     await accessible(page, 'an assignment by night', 'any');
     await page.getByRole('button', { name: 'Day' }).click();
+
+    // all of them are written to, and read it
+    await page.getByLabel('about').fill('Projector on Monday');
+    await page.getByLabel('what they read').fill('It is free at four.\n<b>Come</b>.');
+    await page.getByRole('button', { name: 'Write it' }).press('Enter');
+    await expect(page.getByRole('status').first()).toContainText('It is written to 12 people');
+    await signIn(page, 'wren@practice.example');
+    await page.goto('/notices');
+    await expect(page.getByRole('region', { name: 'Written to you' })).toContainText('<b>Come</b>.');
+    await accessible(page, 'notices with what was written', 'any');
 });

@@ -52,7 +52,7 @@ function Letter({ specification, chosen, onDone }: { specification: number; chos
             <summary className="link w-fit cursor-pointer">
                 <Trans>Write to them</Trans>
             </summary>
-            <div className="flex flex-wrap items-end gap-x-3 gap-y-2 pt-2">
+            <div className="grid max-w-[80ch] grid-cols-1 justify-items-start gap-2 pt-2 [&>label]:max-w-full">
                 <Labelled label={t`about`}>
                     <input
                         className="input w-72!"
