@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Audit;
 
+use App\Models\HistoryEnd;
 use App\Models\HistoryEntry;
 use App\Models\User;
 use Illuminate\Support\Carbon;
@@ -36,8 +37,11 @@ final readonly class Chain
                 $last->sum ?? Entry::NOTHING,
             );
 
-            return HistoryEntry::query()->create(['deliverable_id' => $deliverable, 'sum' => $entry->sum()]
+            $kept = HistoryEntry::query()->create(['deliverable_id' => $deliverable, 'sum' => $entry->sum()]
                 + get_object_vars($entry));
+            HistoryEnd::sign($kept);
+
+            return $kept;
         });
     }
 
@@ -51,14 +55,52 @@ final readonly class Chain
     {
         $entries = HistoryEntry::query()->where('deliverable_id', $deliverable)->orderBy('number')->lazy(500);
 
-        return HistoryChain::fault($entries->map(static fn (HistoryEntry $e): array => [$e->kept(), $e->sum]));
+        return HistoryChain::fault($entries->map(static fn (HistoryEntry $e): array => [$e->kept(), $e->sum]))
+            ?? self::faultOfEnd($deliverable);
+    }
+
+    /** Whether entries were cut from the end, or put there by others. Somebody may add to it meanwhile. */
+    private static function faultOfEnd(int $deliverable): ?string
+    {
+        $end = HistoryEnd::query()->where('deliverable_id', $deliverable)->first();
+        $last = self::last($deliverable);
+        if ($end === null) {
+            return $last === null ? null : "its end, after entry {$last->number}, is not signed";
+        }
+        $there = HistoryEntry::query()->where('deliverable_id', $deliverable)->where('number', $end->number)->first();
+
+        $number = $last->number ?? 0;
+
+        return match (true) {
+            ! $end->holds() => 'its end is not signed by this installation',
+            $there === null => "entries after {$number} are missing",
+            $there->sum !== $end->sum => "entry {$end->number} is not the one that was written then",
+            $number > self::signedUpTo($deliverable) => "entry {$number} was written by others",
+            default => null,
+        };
+    }
+
+    private static function signedUpTo(int $deliverable): int
+    {
+        return (int) HistoryEnd::query()->where('deliverable_id', $deliverable)->value('number');
+    }
+
+    /** Signs the ends of all histories, as they stand: of those that were written before ends were signed. */
+    public static function signEnds(): void
+    {
+        $newest = HistoryEntry::query()->groupBy('deliverable_id')->selectRaw('max(id)');
+        foreach (HistoryEntry::query()->whereIn('id', $newest)->lazy(500) as $entry) {
+            HistoryEnd::sign($entry);
+        }
     }
 
     /** @return array<int, string> where they are broken, by deliverable */
     public static function faults(): array
     {
         $faults = [];
-        foreach (HistoryEntry::query()->distinct()->pluck('deliverable_id') as $deliverable) {
+        $all = HistoryEntry::query()->distinct()->pluck('deliverable_id')
+            ->merge(HistoryEnd::query()->pluck('deliverable_id'))->unique();
+        foreach ($all as $deliverable) {
             $fault = self::fault((int) $deliverable);
             if ($fault !== null) {
                 $faults[(int) $deliverable] = $fault;

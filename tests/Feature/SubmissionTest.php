@@ -12,6 +12,7 @@ use App\Actions\Submissions\SignOff;
 use App\Actions\Submissions\SubmissionRefused;
 use App\Audit\Chain;
 use App\Models\Check;
+use App\Models\HistoryEnd;
 use App\Models\HistoryEntry;
 use App\Models\Notice;
 use App\Models\SheetLink;
@@ -292,6 +293,38 @@ final class SubmissionTest extends LedgerTestCase
         self::assertSame([$this->deliverable->id], array_keys(Chain::faults()));
         HistoryEntry::query()->where('number', 1)->delete();
         self::assertSame('entry 1 is missing', Chain::fault($this->deliverable->id));
+    }
+
+    public function test_entries_that_are_cut_from_the_end_of_a_history_are_missed(): void
+    {
+        $this->sign($this->check());
+        $id = $this->deliverable->id;
+        self::assertSame([], Chain::faults());
+        $last = DB::table('history_entries')->where('deliverable_id', $id)->orderByDesc('number')->first();
+        HistoryEntry::query()->where('deliverable_id', $id)->where('number', 2)->delete();
+        self::assertSame('entries after 1 are missing', $this->shown()['broken']);
+        HistoryEntry::query()->where('deliverable_id', $id)->delete();
+        self::assertSame([$id => 'entries after 0 are missing'], Chain::faults());
+        // an end that is made to fit is not signed by us, and one that is taken away is missed
+        DB::table('history_entries')->insert((array) $last);
+        HistoryEnd::query()->update(['sum' => str_repeat('0', 64)]);
+        self::assertSame('entry 1 is missing', Chain::fault($id));
+        HistoryEntry::query()->where('deliverable_id', $id)->delete();
+        self::assertSame('its end is not signed by this installation', Chain::fault($id));
+        HistoryEnd::query()->delete();
+        self::assertNull(Chain::fault($id));
+        Chain::add($id, 'checked', []);
+        self::assertNull(Chain::fault($id));
+        HistoryEnd::query()->delete();
+        self::assertSame('its end, after entry 1, is not signed', Chain::fault($id));
+        Chain::signEnds();
+        self::assertNull(Chain::fault($id));
+        // the key was renewed: what the one before signed still counts, what another signed does not
+        $was = config('app.key');
+        config(['app.key' => 'base64:'.base64_encode(str_repeat('n', 32))]);
+        self::assertSame('its end is not signed by this installation', Chain::fault($id));
+        config(['app.previous_keys' => [$was]]);
+        self::assertNull(Chain::fault($id));
     }
 
     public function test_two_sign_offs_at_once(): void
