@@ -8,6 +8,7 @@ use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Foundation\Testing\WithCachedConfig;
@@ -43,9 +44,27 @@ abstract class LedgerTestCase extends TestCase
     public function createApplication()
     {
         $app = require dirname(__DIR__, 3).'/bootstrap/app.php';
+        self::withOwnStorage($app);
         $app->make(Kernel::class)->bootstrap();
 
         return $app;
+    }
+
+    /** Tests that run beside each other count from 1, all of them, and would find what others put aside. */
+    private static function withOwnStorage(Application $app): void
+    {
+        $token = getenv('TEST_TOKEN');
+        if ($token === false) {
+            return;
+        }
+        $storage = sys_get_temp_dir()."/plain-ledger-tests-{$token}-".getmypid();
+        if (! is_dir($storage)) {
+            register_shutdown_function(Workbench::remove(...), $storage);
+        }
+        foreach (['app/private', 'framework/cache/data', 'framework/sessions', 'framework/views', 'logs'] as $folder) {
+            is_dir("{$storage}/{$folder}") || mkdir("{$storage}/{$folder}", 0o700, true);
+        }
+        $app->useStoragePath($storage);
     }
 
     protected function setUp(): void
