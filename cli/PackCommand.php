@@ -104,7 +104,9 @@ final class PackCommand extends Command
     {
         $folder = dirname($into);
         if (! is_dir($folder)) {
-            throw PackageRefused::because('“'.Text::shown($folder).'” is no folder: there the archive was to be written.');
+            throw PackageRefused::because(
+                'The archive was to be written into “'.Text::shown($folder).'”, which is no folder.',
+            );
         }
         (new SealWriter($folder))->write(basename($into), ZipWriter::write($package->files(time())));
     }
@@ -112,7 +114,9 @@ final class PackCommand extends Command
     private static function folder(Package $package, string $into): void
     {
         if (file_exists($into) && (! is_dir($into) || (scandir($into) ?: []) !== ['.', '..'])) {
-            throw PackageRefused::because('“'.Text::shown($into).'” is there already; give a new or an empty folder.');
+            throw PackageRefused::because(
+                '“'.Text::shown($into).'” is there already; give a new or an empty folder.',
+            );
         }
         is_dir($into) || @mkdir($into) || throw PackageRefused::because(
             'The folder “'.Text::shown($into).'” could not be made.',

@@ -7,10 +7,12 @@ namespace App\Audit;
 use App\Models\HistoryEnd;
 use App\Models\HistoryEntry;
 use App\Models\User;
+use App\Security\RecordKeys;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Submission\HistoryChain;
 use PlainLedger\Core\Submission\HistoryEntry as Entry;
+use PlainLedger\Core\Submission\RecordKey;
 
 /** What happens to a deliverable, as a chain that shows whether anything in it was changed afterwards. */
 final readonly class Chain
@@ -39,7 +41,7 @@ final readonly class Chain
 
             $kept = HistoryEntry::query()->create(['deliverable_id' => $deliverable, 'sum' => $entry->sum()]
                 + get_object_vars($entry));
-            HistoryEnd::sign($kept);
+            self::signEnd($kept);
 
             return $kept;
         });
@@ -72,12 +74,36 @@ final readonly class Chain
         $number = $last->number ?? 0;
 
         return match (true) {
-            ! $end->holds() => 'its end is not signed by this installation',
+            ! self::isOurs($end) => 'its end is not signed by this installation',
             $there === null => "entries after {$number} are missing",
             $there->sum !== $end->sum => "entry {$end->number} is not the one that was written then",
             $number > self::signedUpTo($deliverable) => "entry {$number} was written by others",
             default => null,
         };
+    }
+
+    private static function signEnd(HistoryEntry $entry): void
+    {
+        $key = RecordKeys::own();
+        $signature = $key->sign(self::signed($entry->deliverable_id, $entry->number, $entry->sum));
+        HistoryEnd::query()->updateOrCreate(['deliverable_id' => $entry->deliverable_id], [
+            'number' => $entry->number, 'sum' => $entry->sum, 'key' => base64_encode($key->public),
+            'signature' => base64_encode($signature),
+        ]);
+    }
+
+    private static function isOurs(HistoryEnd $end): bool
+    {
+        $key = (string) base64_decode($end->key, true);
+        $signature = (string) base64_decode($end->signature, true);
+
+        return RecordKeys::isOurs($key)
+            && RecordKey::holds($signature, self::signed($end->deliverable_id, $end->number, $end->sum), $key);
+    }
+
+    private static function signed(int $deliverable, int $number, string $sum): string
+    {
+        return "plain-ledger/history {$deliverable} {$number} {$sum}";
     }
 
     private static function signedUpTo(int $deliverable): int
@@ -90,7 +116,7 @@ final readonly class Chain
     {
         $newest = HistoryEntry::query()->groupBy('deliverable_id')->selectRaw('max(id)');
         foreach (HistoryEntry::query()->whereIn('id', $newest)->lazy(500) as $entry) {
-            HistoryEnd::sign($entry);
+            self::signEnd($entry);
         }
     }
 

@@ -68,7 +68,8 @@ final class Submission extends Model
     {
         return [
             'state' => SubmissionState::class, 'answers' => 'array', 'algorithms' => 'array', 'progress' => 'array',
-            'verified' => 'array', 'since' => 'array', 'seen_at' => 'datetime', 'signed_at' => 'datetime', 'withdrawn_at' => 'datetime',
+            'verified' => 'array', 'since' => 'array',
+            'seen_at' => 'datetime', 'signed_at' => 'datetime', 'withdrawn_at' => 'datetime',
         ];
     }
 

@@ -8,6 +8,7 @@ use App\Models\Invitation;
 use App\Models\InvitationKind;
 use App\Models\Message;
 use App\Models\Production;
+use App\Models\User;
 use App\Notices\InvitationMail;
 use Illuminate\Support\Carbon;
 
@@ -19,8 +20,7 @@ final readonly class OutboxLetter
         public ?int $message,
         public string $to,
         public string $address,
-        public ?string $by,
-        public string $from,
+        public ?User $by,
         public string $subject,
         public string $body,
         public Carbon $at,
@@ -52,8 +52,7 @@ final readonly class OutboxLetter
             $message->id,
             $message->to->name,
             $message->to->email,
-            $message->by?->name,
-            $message->by->email ?? 'nobody@ledger.example',
+            $message->by,
             $message->subject,
             $message->body,
             $message->created_at,
@@ -71,8 +70,7 @@ final readonly class OutboxLetter
             null,
             $name === '' ? (string) $invitation->email : $name,
             (string) $invitation->email,
-            $invitation->by?->name,
-            $invitation->by->email ?? 'nobody@ledger.example',
+            $invitation->by,
             "{$production->name}: you are invited",
             $mail->render(),
             $invitation->created_at,

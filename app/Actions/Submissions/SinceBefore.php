@@ -52,7 +52,11 @@ final readonly class SinceBefore
             ->whereNotNull('number')->latest('number')->first();
     }
 
-    /** @return array{since: array<string, mixed>|null, approved: list<array<string, mixed>>} what a record says of it */
+    /**
+     * What a record says of it.
+     *
+     * @return array{since: array<string, mixed>|null, approved: list<array<string, mixed>>}
+     */
     public function toArray(int $number, string $by, string $at): array
     {
         $paths = array_map(static fn (SealedFile $file): string => $file->path, $this->seal->files);

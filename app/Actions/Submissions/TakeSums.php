@@ -14,7 +14,7 @@ use PlainLedger\Core\Submission\OtherClock;
 use PlainLedger\Core\Submission\SubmissionRecord;
 use PlainLedger\Core\Text\PlainSentence;
 
-/** Sums of files that stay on somebody's own machine, as its browser works them out; the last of them sign, or verify. */
+/** Sums of files that stay on somebody's machine, as its browser works them out; the last of them sign, or verify. */
 final readonly class TakeSums
 {
     public function __construct(private KeepSubmission $keep, private KeepVerification $verify) {}

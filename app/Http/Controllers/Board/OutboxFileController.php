@@ -30,7 +30,7 @@ final class OutboxFileController
     private static function line(OutboxLetter $letter): array
     {
         return [
-            'from' => $letter->from,
+            'from' => $letter->by->email ?? 'nobody@ledger.example',
             'to' => $letter->address,
             'subject' => $letter->subject,
             'body' => $letter->body,

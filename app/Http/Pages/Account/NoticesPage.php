@@ -42,7 +42,8 @@ final readonly class NoticesPage
         ])->all());
         // of a production that somebody has left nothing is shown any more
         $messages = Message::query()->where('to_id', $reader->id)
-            ->whereIn('production_id', $reader->memberships()->select('production_id'))->with('by', 'production')->latest('id')
+            ->whereIn('production_id', $reader->memberships()->select('production_id'))
+            ->with('by', 'production')->latest('id')
             ->limit(self::MOST_MESSAGES)->get();
         $this->messages = array_values($messages->map(static fn (Message $m): array => [
             'id' => $m->id, 'by' => (string) $m->by?->name, 'production' => $m->production->name,

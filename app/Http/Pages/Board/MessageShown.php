@@ -30,7 +30,7 @@ final readonly class MessageShown
         $this->id = $letter->message;
         $this->to = $letter->to;
         $this->address = $letter->address;
-        $this->by = $letter->by;
+        $this->by = $letter->by?->name;
         $this->subject = $letter->subject;
         $this->body = $letter->body;
         $this->at = Moment::told($letter->at);

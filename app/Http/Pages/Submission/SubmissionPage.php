@@ -94,10 +94,7 @@ final readonly class SubmissionPage
         $before = SinceBefore::before($deliverable->id);
         $this->before = $before?->number;
         $this->since = SinceShown::of($before, $check);
-        $this->obstacles = array_map(static fn (Obstacle $o): array => [
-            'kind' => $o->kind, 'says' => $o->says, 'key' => $o->line?->key(),
-            'before' => $before->answers[$o->line?->key() ?? ''] ?? null,
-        ], Obstacles::of($deliverable, $check));
+        $this->obstacles = self::obstacles(Obstacles::of($deliverable, $check), $before->answers ?? []);
         $this->accepted = $check === null ? [] : self::accepted($check);
         $this->algorithms = array_map(
             static fn (SumAlgorithm $a): array => ['value' => $a->value, 'label' => $a->label()],
@@ -114,6 +111,19 @@ final readonly class SubmissionPage
         $this->history = self::history($deliverable);
         $this->broken = Chain::fault($deliverable->id);
         $this->signsWith = RecordKey::fingerprint(RecordKeys::own()->public);
+    }
+
+    /**
+     * @param  list<Obstacle>  $obstacles
+     * @param  array<string, string>  $before  what was done instead when it was signed last, by the key of a line
+     * @return list<array{kind: ObstacleKind, says: string, key: string|null, before: string|null}>
+     */
+    private static function obstacles(array $obstacles, array $before): array
+    {
+        return array_map(static fn (Obstacle $o): array => [
+            'kind' => $o->kind, 'says' => $o->says, 'key' => $o->line?->key(),
+            'before' => $before[$o->line?->key() ?? ''] ?? null,
+        ], $obstacles);
     }
 
     /** @return list<array{id: string, part: string, required: string, found: string|null, reason: string}> */

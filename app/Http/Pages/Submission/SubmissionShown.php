@@ -82,19 +82,32 @@ final readonly class SubmissionShown
             'at' => Moment::told($submission->withdrawn_at),
             'why' => (string) $submission->withdrawn_why,
         ];
-        $verified = $submission->verified;
-        $this->verified = $verified === null
-            ? null
-            : ['at' => Moment::told(Carbon::parse($verified['at']))] + $verified;
+        $this->verified = self::verified($submission);
         $this->check = $submission->check_id;
         $this->own = $submission->isOnOwnDisk();
         $this->sinceNumber = $submission->since['number'] ?? null;
         $this->since = $submission->since['says'] ?? [];
-        $approved = $submission->since['approved'] ?? [];
-        $this->approved = count($approved) < 2 ? [] : array_map(static fn (array $one): array => [
+        $this->approved = self::approved($submission->since['approved'] ?? []);
+    }
+
+    /**
+     * @param  list<array{number: int, signed_by: string, signed_at: string, files: int, names: list<string>}>  $approved
+     * @return list<array{number: int, by: string, at: string, files: int, names: list<string>}>
+     */
+    private static function approved(array $approved): array
+    {
+        return count($approved) < 2 ? [] : array_map(static fn (array $one): array => [
             'number' => $one['number'], 'by' => $one['signed_by'],
             'at' => $one['signed_at'] === '' ? '' : Moment::told(Carbon::parse($one['signed_at'])),
             'files' => $one['files'], 'names' => array_slice($one['names'], 0, self::MOST),
         ], $approved);
+    }
+
+    /** @return array{at: string, holds: bool, says: list<string>}|null */
+    private static function verified(Submission $submission): ?array
+    {
+        $verified = $submission->verified;
+
+        return $verified === null ? null : ['at' => Moment::told(Carbon::parse($verified['at']))] + $verified;
     }
 }
