@@ -7,6 +7,7 @@ namespace App\Actions\Submissions;
 use App\Audit\Chain;
 use App\Language\Phrase;
 use App\Models\Check;
+use App\Models\Deliverable;
 use App\Models\Submission;
 use App\Models\SubmissionState;
 use App\Security\RecordKeys;
@@ -16,6 +17,7 @@ use Illuminate\Support\Str;
 use PlainLedger\Core\Sealing\Seal;
 use PlainLedger\Core\Submission\FilesSince;
 use PlainLedger\Core\Submission\HistoryEntry;
+use PlainLedger\Core\Submission\Obstacle;
 use PlainLedger\Core\Submission\SubmissionRecord;
 use PlainLedger\Core\Text\Text;
 
@@ -33,18 +35,7 @@ final readonly class KeepSubmission
         $pictures = RecordPictures::of($submission, $check);
         DB::transaction(static function () use ($submission, $check, $seal, $pictures): void {
             $deliverable = $submission->deliverable->loadAsked();
-            // it is under way itself
-            Submission::query()->whereKey($submission->id)->update(['progress' => null]);
-            if (Obstacles::checkOf($deliverable)?->id !== $check->id) {
-                throw SubmissionRefused::because(Phrase::of(
-                    'The files were checked again meanwhile. Look at that check first.',
-                ));
-            }
-            $obstacles = Obstacles::of($deliverable, $check);
-            $left = Obstacles::unanswered($obstacles, $submission->answers);
-            if ($left !== []) {
-                throw SubmissionRefused::because($left[0]->says);
-            }
+            $obstacles = self::answered($submission, $deliverable, $check);
             $earlier = Submission::query()->where('deliverable_id', $deliverable->id)
                 ->where('state', SubmissionState::Signed)->latest('id')->first();
             $number = 1 + (int) Submission::query()->where('deliverable_id', $deliverable->id)->max('number');
@@ -79,6 +70,29 @@ final readonly class KeepSubmission
                 'fingerprint' => $seal->fingerprint(), 'replaces' => $earlier?->number,
             ], $submission->person);
         });
+    }
+
+    /**
+     * @return list<Obstacle> what stood in the way, and was answered for
+     *
+     * @throws SubmissionRefused where something else does
+     */
+    private static function answered(Submission $submission, Deliverable $deliverable, Check $check): array
+    {
+        // it is under way itself
+        Submission::query()->whereKey($submission->id)->update(['progress' => null]);
+        if (Obstacles::checkOf($deliverable)?->id !== $check->id) {
+            throw SubmissionRefused::because(Phrase::of(
+                'The files were checked again meanwhile. Look at that check first.',
+            ));
+        }
+        $obstacles = Obstacles::of($deliverable, $check);
+        $left = Obstacles::unanswered($obstacles, $submission->answers);
+        if ($left !== []) {
+            throw SubmissionRefused::because($left[0]->says);
+        }
+
+        return $obstacles;
     }
 
     /** @throws SubmissionRefused where the files are not those that were checked */
