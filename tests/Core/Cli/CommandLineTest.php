@@ -451,7 +451,10 @@ final class CommandLineTest extends TestCase
     public static function helps(): iterable
     {
         yield 'all' => [['--help'], ['check']];
-        foreach (['check', 'tree', 'compare', 'rename', 'probe', 'proofread', 'sheet', 'scenes', 'log', 'pack'] as $command) {
+        $commands = [
+            'check', 'tree', 'compare', 'rename', 'probe', 'proofread', 'sheet', 'scenes', 'log', 'pack',
+        ];
+        foreach ($commands as $command) {
             yield $command => [[$command, '--help'], ['bin/plain-ledger '.$command]];
         }
         yield 'what is needed is said to be' => [['check', '--help'], ['required', '--part', '--scene']];

@@ -91,8 +91,9 @@ final readonly class SubmissionShown
     }
 
     /**
-     * @param  list<array{number: int, signed_by: string, signed_at: string, files: int, names: list<string>}>
-     *   $approved  as a record has it
+     * @param  list<array{
+     *   number: int, signed_by: string, signed_at: string, files: int, names: list<string>
+     * }>  $approved  as a record has it
      * @return list<array{number: int, by: string, at: string, files: int, names: list<string>}>
      */
     private static function approved(array $approved): array
