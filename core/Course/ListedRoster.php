@@ -88,8 +88,14 @@ final readonly class ListedRoster
     /** @param  array<string, string>  $told */
     private static function name(array $told): string
     {
-        $parts = trim(($told['first'] ?? '').' '.($told['last'] ?? ''));
-        $name = $parts !== '' ? $parts : $told['name'] ?? '';
+        [$whole, $first, $last] = [$told['name'] ?? '', $told['first'] ?? '', $told['last'] ?? ''];
+        $name = match (true) {
+            // what somebody likes to be called stands beside a whole name, not for it
+            $last === '' => $whole !== '' ? $whole : $first,
+            $first !== '' => "{$first} {$last}",
+            // beside a column of family names one of “names” has the given ones, or both
+            default => str_contains($whole, $last) ? $whole : trim("{$whole} {$last}"),
+        };
 
         // `Reed, Wren` is written the other way about
         return preg_match('~^([^,]+),\s*([^,]+)$~u', $name, $m) === 1 ? "{$m[2]} {$m[1]}" : $name;

@@ -75,7 +75,8 @@ final readonly class PictureChoice
         foreach (self::three(count($numbers)) as $at) {
             $place = $pass->frames->place($numbers[$at]);
             if ($place !== null) {
-                $frame = $pass->lone ? null : $numbers[$at];
+                $isOne = $pass->lone || $match->part->delivers === Delivers::Still;
+                $frame = $isOne ? null : $numbers[$at];
                 $choices[] = new self($name, $pass->pass, $frame, null, $pass->frames->listedAt($place));
             }
         }

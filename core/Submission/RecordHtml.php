@@ -21,6 +21,11 @@ final readonly class RecordHtml
     /** Pictures beside each other. */
     private const ABREAST = 3;
 
+    private const LINES = [
+        'put_right' => 'put right, accepted before', 'back' => 'accepted now, equal before',
+        'asked_otherwise' => 'asked otherwise',
+    ];
+
     private const SINCE = ['same' => 'as they were', 'again' => 'came again', 'new' => 'new', 'gone' => 'gone'];
 
     /**
@@ -221,6 +226,10 @@ CSS;
             $lines .= '<li>renamed: <span class="mono">'.self::e(self::text($pair, 'from').' → '
                 .self::text($pair, 'to')).'</span></li>';
         }
+        foreach (self::LINES as $key => $word) {
+            $names = array_map(self::lineNamed(...), self::rows(self::member($since, 'lines'), $key));
+            $lines .= $names === [] ? '' : "<li>{$word}: ".self::e(implode(', ', array_unique($names))).'</li>';
+        }
         $approved = self::rows($data, 'approved');
         $rows = '';
         foreach (count($approved) > 1 ? $approved : [] as $one) {
@@ -232,6 +241,14 @@ CSS;
         return $lines.$rows === '' ? '' : '<h2>Since number '.self::e(self::text($since, 'number')).'</h2>'
             ."<ul>{$lines}</ul>".($rows === '' ? '' : '<table><thead><tr><th scope="col">first signed in</th>'
             ."<th scope=\"col\">files</th></tr></thead><tbody>{$rows}</tbody></table>");
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private static function lineNamed(array $line): string
+    {
+        $of = trim(self::text($line, 'part').', '.self::text($line, 'pass'), ', ');
+
+        return self::label(self::text($line, 'id')).($of === '' ? '' : " of {$of}");
     }
 
     /** @param  array<array-key, mixed>  $texts */

@@ -172,6 +172,19 @@ final class MarkingTest extends CourseTestCase
         self::assertSame('80', $this->row('Artist')['counting']['points']);
     }
 
+    public function test_nought_given_by_hand_counts_like_any_other(): void
+    {
+        $this->mark($this->good, ['points' => '0', 'remark' => 'Another’s work.']);
+        self::assertSame('0', $this->row('Artist')['counting']['points']);
+        $this->mark($this->good, ['points' => '60', 'remark' => ''], $this->second());
+        self::assertTrue($this->row('Artist')['counting']['disputed']);
+        $this->actingAs($this->coordinator)->put("/hand-ins/{$this->good->id}/agreed", ['points' => '0'])
+            ->assertSessionHasNoErrors();
+        self::assertSame(['0', false], [
+            $this->row('Artist')['counting']['points'], $this->row('Artist')['counting']['disputed'],
+        ]);
+    }
+
     public function test_names_are_kept_from_those_who_mark(): void
     {
         $this->judged([], null, true);

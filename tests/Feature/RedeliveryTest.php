@@ -152,6 +152,16 @@ final class RedeliveryTest extends LedgerTestCase
         self::assertSame(1, self::approved($second)[0][0]);
     }
 
+    public function test_sums_of_another_kind_are_made_with_one_that_compares(): void
+    {
+        $this->sign($this->check(), ['algorithms' => ['md5', 'xxh64']]);
+        $this->again(1003);
+        $second = $this->sign($this->check(), ['algorithms' => ['sha256']]);
+        self::assertSame(['sha256', 'md5'], $second?->algorithms);
+        self::assertSame('sums', $second->signedRecord()->data['since']['by']);
+        self::assertSame([9, 1], array_column($second->signedRecord()->data['approved'], 'files'));
+    }
+
     public function test_what_was_done_instead_is_at_hand(): void
     {
         $this->production->update(['house' => ['require' => ['time.rate' => '24']]]);

@@ -7,7 +7,6 @@ namespace App\Actions\Courses;
 use App\Models\Assignment;
 use App\Models\Deliverable;
 use App\Models\HandIn;
-use App\Models\HandInMark;
 use Brick\Math\BigRational;
 use DateTimeZone;
 use PlainLedger\Core\Course\AssignmentRules;
@@ -151,8 +150,14 @@ final readonly class Standing
     /** @return list<string> each once */
     private static function givenBy(HandIn $handIn): array
     {
-        $given = $handIn->marks->map(static fn (HandInMark $m): ?string => $m->points)->filter()->unique();
+        $given = [];
+        foreach ($handIn->marks as $mark) {
+            // nought is given too
+            if ($mark->points !== null && ! in_array($mark->points, $given, true)) {
+                $given[] = $mark->points;
+            }
+        }
 
-        return array_values($given->all());
+        return $given;
     }
 }

@@ -31,9 +31,10 @@ final readonly class KeepSubmission
     {
         $check = $submission->check ?? throw SubmissionRefused::because(Phrase::of('The check is not kept any more.'));
         self::expectSame($check, $seal);
-        // nothing else waits while they are made
+        // nothing else waits while these are made
         $pictures = RecordPictures::of($submission, $check);
-        DB::transaction(static function () use ($submission, $check, $seal, $pictures): void {
+        $since = SinceBefore::of($submission, $check, $seal);
+        DB::transaction(static function () use ($submission, $check, $seal, $pictures, $since): void {
             $deliverable = $submission->deliverable->loadAsked();
             $obstacles = self::answered($submission, $deliverable, $check);
             $earlier = Submission::query()->where('deliverable_id', $deliverable->id)
@@ -41,7 +42,7 @@ final readonly class KeepSubmission
             $number = 1 + (int) Submission::query()->where('deliverable_id', $deliverable->id)->max('number');
             $at = Carbon::now('UTC');
             $last = Chain::last($deliverable->id);
-            $since = SinceBefore::of($submission, $check, $seal);
+            $since = $since->isStillSo($deliverable->id) ? $since : SinceBefore::of($submission, $check, $seal);
             $told = $since->toArray($number, (string) $submission->person?->name, $at->format(RecordContent::TIME));
             $record = SubmissionRecord::signed(
                 (new RecordContent($submission, $check, $seal, $obstacles, $since->approvals))->toArray(

@@ -44,7 +44,8 @@ final readonly class SignOff
             return Submission::query()->create([
                 'deliverable_id' => $deliverable->id, 'check_id' => $newest->id, 'delivery_id' => $newest->delivery_id,
                 'user_id' => $by->id, 'state' => SubmissionState::Sealing, 'note' => $note, 'answers' => $answers,
-                'algorithms' => array_column($algorithms, 'value'), 'seen_at' => Carbon::now(),
+                'algorithms' => self::comparable($deliverable, array_column($algorithms, 'value')),
+                'seen_at' => Carbon::now(),
                 'progress' => ['files' => 0, 'all_files' => 0, 'bytes' => 0, 'all_bytes' => 0],
             ]);
         });
@@ -53,6 +54,21 @@ final readonly class SignOff
         $submission->isOnOwnDisk() || SealSlice::dispatch($submission->id);
 
         return $submission;
+    }
+
+    /**
+     * With one by which what came again can be told from what was signed before.
+     *
+     * @param  list<string>  $algorithms
+     * @return list<string>
+     */
+    private static function comparable(Deliverable $deliverable, array $algorithms): array
+    {
+        $before = SinceBefore::before($deliverable->id)->algorithms ?? [];
+
+        return $before === [] || array_intersect($before, $algorithms) !== []
+            ? $algorithms
+            : [...$algorithms, $before[0]];
     }
 
     /** What was read for one that broke off is not read again. */

@@ -18,6 +18,7 @@ use PlainLedger\Core\Submission\Redelivery;
 final readonly class SinceBefore
 {
     private function __construct(
+        private ?Submission $before,
         private Seal $seal,
         private ?Redelivery $files,
         private ?LinesSince $lines,
@@ -28,7 +29,7 @@ final readonly class SinceBefore
     {
         $before = self::before($submission->deliverable_id);
         if ($before === null) {
-            return new self($seal, null, null, Approvals::none());
+            return new self(null, $seal, null, null, Approvals::none());
         }
         $record = $before->signedRecord();
         $files = Redelivery::of($record, $seal);
@@ -38,11 +39,20 @@ final readonly class SinceBefore
         $stays = $before->state === SubmissionState::Signed;
 
         return new self(
+            $before,
             $seal,
             $files,
             LinesSince::of($then, $check->account()),
             $stays ? Approvals::staying($record, $files, $asked) : Approvals::none(),
         );
+    }
+
+    /** Whether nothing was signed, or withdrawn, meanwhile. */
+    public function isStillSo(int $deliverable): bool
+    {
+        $now = self::before($deliverable);
+
+        return $now?->id === $this->before?->id && $now?->state === $this->before?->state;
     }
 
     /** The newest that was signed, whatever became of it since. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Course;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PlainLedger\Core\Course\CourseRefused;
 use PlainLedger\Core\Course\ListedRoster;
@@ -100,6 +101,25 @@ final class RosterTest extends TestCase
         ], self::people($roster));
         $turned = ListedRoster::read("ID,Student\n7,\"Holm, Tarn\"\n", 'class.csv');
         self::assertSame(['7|Tarn Holm|||learns'], self::people($turned));
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function names(): iterable
+    {
+        yield 'whole, and what they are called' => ["Name,Preferred name\nWren Tolliver,Birdie\n", 'Wren Tolliver'];
+        yield 'given and family name' => ["First name,Last name\nWren,Tolliver\n", 'Wren Tolliver'];
+        yield 'all three' => ["Student,First,Last\n\"Tolliver, Wren\",Wren,Tolliver\n", 'Wren Tolliver'];
+        yield 'a name that is the given one' => ["Name,Surname\nWren,Tolliver\n", 'Wren Tolliver'];
+        yield 'a name that has the family name too' => ["Surname,Name\nTolliver,Wren Tolliver\n", 'Wren Tolliver'];
+        yield 'written the other way about' => ["Name,Email\n\"Tolliver, Wren\",w@practice.example\n", 'Wren Tolliver'];
+        yield 'a given name alone' => ["First name,Email\nWren,w@practice.example\n", 'Wren'];
+        yield 'a family name alone' => ["Last name,Email\nTolliver,w@practice.example\n", 'Tolliver'];
+    }
+
+    #[DataProvider('names')]
+    public function test_names_in_whichever_columns(string $list, string $name): void
+    {
+        self::assertSame($name, ListedRoster::read($list, 'list.csv')->people[0]->name);
     }
 
     public function test_ids_that_stand_there_twice(): void

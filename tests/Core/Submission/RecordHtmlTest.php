@@ -84,6 +84,7 @@ final class RecordHtmlTest extends TestCase
             'since' => [
                 'number' => 2, 'same' => $named('a.####.exr 1-7'), 'again' => $named(...array_fill(0, 15, 'b<i>')),
                 'renamed' => [['from' => 'c', 'to' => 'd']],
+                'lines' => ['put_right' => [['id' => 'time.rate', 'part' => 'frames', 'pass' => null]], 'back' => []],
             ],
             'approved' => [
                 ['number' => 1, 'signed_by' => 'Odile', 'signed_at' => '2026-11-28', 'names' => ['a.####.exr 1-7']],
@@ -96,7 +97,7 @@ final class RecordHtmlTest extends TestCase
         self::assertStringContainsString('src="data:image/jpeg;base64,PGpwZWc+"><br>frames, fog, frame 7<', $html);
         foreach ([
             'They stay on the machine of whoever signed', 'Since number 2', 'as they were: |a.####.exr 1-7',
-            'b<i>, b<i> and 3 more', 'renamed: |c → d', 'number 1, Odile, 2026-11-28', 'number 3, Corvin',
+            'put right, accepted before: Frame rate of frames', 'b<i>, b<i> and 3 more', 'renamed: |c → d', 'number 1, Odile, 2026-11-28', 'number 3, Corvin',
         ] as $said) {
             self::assertStringContainsString($said, $text);
         }

@@ -75,7 +75,13 @@ export interface OwnReading {
 export function useOwnReading(check: number | null, url: string, data: () => object): OwnReading {
     const [fault, setFault] = useState<string | null>(null);
     const submission = useRef<number | null>(null);
-    const { state, start, stop } = useSums(() => router.reload());
+    const giveUp = () => {
+        if (submission.current !== null) {
+            router.delete(to('seal.stop', { submission: submission.current }), { preserveScroll: true });
+            submission.current = null;
+        }
+    };
+    const { state, start, stop } = useSums(() => router.reload(), giveUp);
     const held = check === null ? null : heldBy(check);
     const read = (source: Source) => {
         setFault(null);
@@ -96,9 +102,7 @@ export function useOwnReading(check: number | null, url: string, data: () => obj
         begin: () => (held === null ? choose() : read(held)),
         stop: () => {
             stop(null);
-            if (submission.current !== null) {
-                router.delete(to('seal.stop', { submission: submission.current }), { preserveScroll: true });
-            }
+            giveUp();
         },
     };
 }

@@ -12,8 +12,12 @@ export type SumsState =
     | { kind: 'listing'; files: number }
     | ({ kind: 'summing'; waiting: boolean } & SumsProgress);
 
-/** Checksums of a folder of the visitor's own, worked out by a worker for a submission. */
-export function useSums(onEnded: () => void) {
+/**
+ * Checksums of a folder of the visitor's own, worked out by a worker for a submission.
+ *
+ * @param onFault where it came to nothing and cannot be gone on with
+ */
+export function useSums(onEnded: () => void, onFault: () => void) {
     const [state, setState] = useState<SumsState>({ kind: 'idle', fault: null });
     const worker = useRef<Worker | null>(null);
     useEffect(() => () => worker.current?.terminate(), []);
@@ -36,6 +40,9 @@ export function useSums(onEnded: () => void) {
                 break;
             case 'fault':
                 stop(wordsFor(told.why, told.says));
+                if (told.why !== 'unreachable') {
+                    onFault();
+                }
                 break;
             case 'ended':
                 stop(null);
