@@ -217,8 +217,20 @@ CSS;
     private static function since(array $data): string
     {
         $since = self::member($data, 'since');
+        $lines = $since === [] ? '' : self::filesSince($since).self::linesSince(self::member($since, 'lines'));
+        $approved = self::rows($data, 'approved');
+        $table = count($approved) > 1 ? self::approved($approved) : '';
+
+        return $lines.$table === ''
+            ? ''
+            : '<h2>Since number '.self::e(self::text($since, 'number'))."</h2><ul>{$lines}</ul>{$table}";
+    }
+
+    /** @param  array<string, mixed>  $since */
+    private static function filesSince(array $since): string
+    {
         $lines = '';
-        foreach ($since === [] ? [] : self::SINCE as $key => $word) {
+        foreach (self::SINCE as $key => $word) {
             $names = self::strings(self::member(self::member($since, $key), 'names'));
             $lines .= $names === '' ? '' : "<li>{$word}: <span class=\"mono\">{$names}</span></li>";
         }
@@ -226,21 +238,34 @@ CSS;
             $lines .= '<li>renamed: <span class="mono">'.self::e(self::text($pair, 'from').' → '
                 .self::text($pair, 'to')).'</span></li>';
         }
+
+        return $lines;
+    }
+
+    /** @param  array<string, mixed>  $lines */
+    private static function linesSince(array $lines): string
+    {
+        $told = '';
         foreach (self::LINES as $key => $word) {
-            $names = array_map(self::lineNamed(...), self::rows(self::member($since, 'lines'), $key));
-            $lines .= $names === [] ? '' : "<li>{$word}: ".self::e(implode(', ', array_unique($names))).'</li>';
+            $names = array_map(self::lineNamed(...), self::rows($lines, $key));
+            $told .= $names === [] ? '' : "<li>{$word}: ".self::e(implode(', ', array_unique($names))).'</li>';
         }
-        $approved = self::rows($data, 'approved');
+
+        return $told;
+    }
+
+    /** @param  list<array<string, mixed>>  $approved */
+    private static function approved(array $approved): string
+    {
         $rows = '';
-        foreach (count($approved) > 1 ? $approved : [] as $one) {
+        foreach ($approved as $one) {
             $rows .= '<tr><td>number '.self::e(self::text($one, 'number').', '.self::text($one, 'signed_by').', '
                 .self::text($one, 'signed_at')).'</td><td class="mono">'
                 .self::strings(self::member($one, 'names')).'</td></tr>';
         }
 
-        return $lines.$rows === '' ? '' : '<h2>Since number '.self::e(self::text($since, 'number')).'</h2>'
-            ."<ul>{$lines}</ul>".($rows === '' ? '' : '<table><thead><tr><th scope="col">first signed in</th>'
-            ."<th scope=\"col\">files</th></tr></thead><tbody>{$rows}</tbody></table>");
+        return '<table><thead><tr><th scope="col">first signed in</th><th scope="col">files</th></tr></thead>'
+            ."<tbody>{$rows}</tbody></table>";
     }
 
     /** @param  array<string, mixed>  $line */

@@ -85,7 +85,9 @@ final class PackageTest extends TestCase
     public function test_first_middle_and_last_whole_frame_stand_for_it(): void
     {
         $bench = (new Workbench)->frames('a.%04d.png', '1-9', Workbench::png())->put('a.0009.png', '');
-        $frames = ['delivers' => 'frames', 'require' => ['time.range' => '1-9', 'naming.pattern' => 'a.{frame:4}.{ext}']];
+        $frames = [
+            'delivers' => 'frames', 'require' => ['time.range' => '1-9', 'naming.pattern' => 'a.{frame:4}.{ext}'],
+        ];
         self::assertSame(
             [['frames', 1, 'a.0001.png'], ['frames', 4, 'a.0004.png'], ['frames', 8, 'a.0008.png']],
             self::chosen($bench, $frames),

@@ -97,7 +97,8 @@ final class RecordHtmlTest extends TestCase
         self::assertStringContainsString('src="data:image/jpeg;base64,PGpwZWc+"><br>frames, fog, frame 7<', $html);
         foreach ([
             'They stay on the machine of whoever signed', 'Since number 2', 'as they were: |a.####.exr 1-7',
-            'put right, accepted before: Frame rate of frames', 'b<i>, b<i> and 3 more', 'renamed: |c → d', 'number 1, Odile, 2026-11-28', 'number 3, Corvin',
+            'put right, accepted before: Frame rate of frames',
+            'b<i>, b<i> and 3 more', 'renamed: |c → d', 'number 1, Odile, 2026-11-28', 'number 3, Corvin',
         ] as $said) {
             self::assertStringContainsString($said, $text);
         }
