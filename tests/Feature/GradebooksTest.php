@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\People\Invite;
 use App\Models\About;
 use App\Models\Act;
 use App\Models\Check;
@@ -13,6 +14,7 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Notice;
 use App\Models\NoticeKind;
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Tests\Feature\Factories\UserFactory;
@@ -187,6 +189,12 @@ final class GradebooksTest extends CourseTestCase
         $this->handIn($this->others, $this->other);
         $this->actingAs($this->coordinator)->put("/deliverables/{$this->others->id}/team", ['members' => [$mate->id]]);
         $this->handIn($this->deliverable, $this->artist);
+        app(Invite::class)->member(
+            $this->production,
+            Role::Learner,
+            ['name' => 'Artist', 'email' => $this->artist->email],
+            $this->coordinator,
+        );
         $url = "/productions/{$this->production->id}/people/{$this->member($this->artist)->id}/data";
         $this->actingAs($this->coordinator)->delete($url, ['name' => 'artist'])->assertSessionHasErrors('name');
         $this->delete($url, ['name' => 'Artist'])->assertSessionHasNoErrors();
@@ -195,6 +203,7 @@ final class GradebooksTest extends CourseTestCase
         self::assertFalse(Deliverable::query()->whereKey($this->deliverable->id)->exists());
         self::assertSame(0, Check::query()->where('deliverable_id', $this->deliverable->id)->count());
         self::assertSame(1, HandIn::query()->count());
+        self::assertSame(0, Invitation::query()->count());
         $told = Act::query()->pluck('what', 'id')->merge(Act::query()->pluck('who'))->implode("\n");
         self::assertStringNotContainsString('Artist', $told);
         // what others answer for too stays with them

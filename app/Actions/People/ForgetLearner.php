@@ -8,6 +8,7 @@ use App\Intake\UploadedArchive;
 use App\Language\Phrase;
 use App\Models\Act;
 use App\Models\Deliverable;
+use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Message;
 use App\Models\Notice;
@@ -87,6 +88,8 @@ final readonly class ForgetLearner
         $inIt = ['production_id' => $membership->production_id];
         Message::query()->where($inIt)->where('to_id', $membership->user_id)->delete();
         Notice::query()->where($inIt)->where('user_id', $membership->user_id)->delete();
+        // what they were invited by tells their name and address
+        Invitation::query()->where($inIt)->where('email', mb_strtolower($membership->user->email))->delete();
         $name = $membership->user->name;
         // what others were told of them; a short name may stand in another word
         $named = '/(?<![\p{L}\p{N}])'.preg_quote($name, '/').'(?![\p{L}\p{N}])/u';
