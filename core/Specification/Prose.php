@@ -83,7 +83,10 @@ final readonly class Prose
             $says[] = $kind;
         }
 
-        return $says === [] ? '' : 'Each is '.implode(', ', $says).'.';
+        // of frames there are many, of anything else one
+        $which = $part->delivers === Delivers::Frames ? 'Each' : 'It';
+
+        return $says === [] ? '' : "{$which} is ".implode(', ', $says).'.';
     }
 
     private static function format(Part $part): string

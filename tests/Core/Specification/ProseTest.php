@@ -19,7 +19,7 @@ final class ProseTest extends TestCase
         yield 'a movie of nothing' => [[], 'A movie.', 'movie'];
         yield 'a still' => [
             ['picture.resolution' => '2480x3508', 'format.kind' => 'tiff', 'format.bit_depth' => 16],
-            'A single picture. Each is 2480 × 3508, 16-bit TIFF.',
+            'A single picture. It is 2480 × 3508, 16-bit TIFF.',
             'still',
         ];
         yield 'lit frames' => [
@@ -83,12 +83,12 @@ final class ProseTest extends TestCase
         ];
         yield 'a codec' => [
             ['format.kind' => 'mp4', 'format.codec' => 'H.264', 'picture.resolution' => '1280x720'],
-            'A movie. Each is 1280 × 720, MP4, coded as h264.',
+            'A movie. It is 1280 × 720, MP4, coded as h264.',
             'movie',
         ];
         yield 'a codec alone' => [
             ['format.codec' => ['prores', 'ffv1']],
-            'A movie. Each is coded as prores or ffv1.',
+            'A movie. It is coded as prores or ffv1.',
             'movie',
         ];
     }
