@@ -171,6 +171,7 @@ Route::middleware(['auth', 'throttle:work', 'can:decide,specification'])->prefix
         Route::delete('/release', [Course\AssignmentController::class, 'takeBack'])->name('assignment.hide');
         Route::post('/extensions', [Course\AssignmentController::class, 'extend'])->name('assignment.extend');
         Route::post('/returns', [Course\AssignmentController::class, 'return'])->name('assignment.return');
+        Route::post('/marks', [Course\AssignmentController::class, 'mark'])->name('assignment.mark');
         Route::post('/letters', [Course\AssignmentController::class, 'write'])
             ->middleware('throttle:costly')
             ->name('assignment.write');

@@ -172,6 +172,30 @@ final class MarkingTest extends CourseTestCase
         self::assertSame('80', $this->row('Artist')['counting']['points']);
     }
 
+    public function test_many_are_marked_at_once(): void
+    {
+        $many = fn (array $mark) => $this->actingAs($this->coordinator)->post(
+            $this->assignment('/marks'),
+            $mark + ['ids' => [$this->deliverable->id, $this->others->id]],
+        );
+        $this->mark($this->good, ['points' => '70', 'remark' => 'Calm.']);
+        $many(['remark' => 'See the sheet.'])->assertSessionHas('told', '2 hand-ins are marked.');
+        // what was given before stays where nothing else is given
+        self::assertSame(['70', 'See the sheet.'], [
+            $this->row('Artist')['counting']['points'], $this->page("/hand-ins/{$this->good->id}")['own']['remark'],
+        ]);
+        $many(['points' => '55,5'])->assertSessionHasNoErrors();
+        self::assertSame(['55.5', '55.5', 'See the sheet.'], [
+            $this->row('Artist')['counting']['points'], $this->row('Other')['counting']['points'],
+            $this->page("/hand-ins/{$this->bad->id}")['own']['remark'],
+        ]);
+        foreach ([[], ['points' => 'many'], ['points' => '-1'], ['remark' => str_repeat('x', 5001)]] as $no) {
+            $many($no)->assertSessionHasErrors();
+        }
+        $many(['ids' => [999], 'remark' => 'x'])->assertSessionHas('told', '0 hand-ins are marked.');
+        self::assertSame('55.5', $this->row('Other')['counting']['points']);
+    }
+
     public function test_nought_given_by_hand_counts_like_any_other(): void
     {
         $this->mark($this->good, ['points' => '0', 'remark' => 'Another’s work.']);

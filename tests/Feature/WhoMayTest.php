@@ -459,6 +459,7 @@ final class WhoMayTest extends LedgerTestCase
         yield 'how far its sums are' => ['get', '/submissions/Z/seal', $theirs];
         yield 'looking at its files again' => ['post', '/submissions/Z/seal', $decides(302)];
         yield 'looking at them no further' => ['delete', '/submissions/Z/seal', $decides(302)];
+        yield 'marking many' => ['post', '/specifications/S/marks', $decides(302), ['ids' => [1], 'remark' => 'x']];
         yield 'writing to a class' => [
             'post', '/specifications/S/letters', $decides(302), ['ids' => [1], 'subject' => 'x', 'body' => 'y'],
         ];

@@ -27,6 +27,18 @@ final readonly class MarkHandIn
         });
     }
 
+    /**
+     * What is said of many together: whoever marks keeps what they gave before, but for what is said anew.
+     *
+     * @param  string|null  $points  null: as before
+     * @param  string  $remark  empty: as before
+     */
+    public function more(HandIn $handIn, ?string $points, string $remark, User $by): void
+    {
+        $own = HandInMark::query()->where(['hand_in_id' => $handIn->id, 'user_id' => $by->id])->first();
+        $this->run($handIn, $points ?? $own?->points, $remark === '' ? (string) $own?->remark : $remark, $by);
+    }
+
     public function agree(HandIn $handIn, ?string $points, User $by): void
     {
         $handIn->update(['agreed' => $points, 'agreed_by_id' => $points === null ? null : $by->id]);

@@ -260,6 +260,11 @@ export const routes: Config = {
             methods: ['POST'],
             parameters: ['specification'],
         },
+        'assignment.mark': {
+            uri: 'specifications/{specification}/marks',
+            methods: ['POST'],
+            parameters: ['specification'],
+        },
         'assignment.write': {
             uri: 'specifications/{specification}/letters',
             methods: ['POST'],
@@ -610,6 +615,7 @@ declare module 'ziggy-js' {
         'assignment.hide': readonly [{ name: 'specification'; required: true }];
         'assignment.extend': readonly [{ name: 'specification'; required: true }];
         'assignment.return': readonly [{ name: 'specification'; required: true }];
+        'assignment.mark': readonly [{ name: 'specification'; required: true }];
         'assignment.write': readonly [{ name: 'specification'; required: true }];
         'feedback.all': readonly [{ name: 'specification'; required: true }];
         'specification.retire': readonly [{ name: 'specification'; required: true }];

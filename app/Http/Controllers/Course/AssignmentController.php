@@ -7,14 +7,17 @@ namespace App\Http\Controllers\Course;
 use App\Actions\Courses\CourseWorkRefused;
 use App\Actions\Courses\GiveToEverybody;
 use App\Actions\Courses\GrantExtension;
+use App\Actions\Courses\MarkHandIn;
 use App\Actions\Courses\ReleaseFeedback;
 use App\Actions\Courses\ReturnHandIn;
 use App\Actions\Courses\SaveAssignment;
+use App\Actions\Courses\Standing;
 use App\Actions\Messages\WriteToLearners;
 use App\Http\Pages\Course\AssignmentPage;
 use App\Http\Requests\Course\AssignmentRequest;
 use App\Http\Requests\Course\ExtensionRequest;
 use App\Http\Requests\Course\LettersRequest;
+use App\Http\Requests\Course\MarkManyRequest;
 use App\Http\Requests\Course\ReturnRequest;
 use App\Language\Phrase;
 use App\Models\Assignment;
@@ -114,6 +117,26 @@ final class AssignmentController
             $returned,
             ':count hand-in is returned for another attempt.|:count hand-ins are returned for another attempt.',
         ));
+    }
+
+    /** What stands of each that is chosen gets the same points, or the same remark. */
+    public function mark(
+        MarkManyRequest $request,
+        #[CurrentUser] User $by,
+        Specification $specification,
+        MarkHandIn $mark,
+    ): RedirectResponse {
+        $assignment = Assignment::of($specification);
+        $marked = 0;
+        foreach (self::chosen($specification, $request->ids()) as $deliverable) {
+            $handIn = Standing::of($deliverable, $assignment)->countingHandIn();
+            if ($handIn !== null) {
+                $mark->more($handIn, $request->points(), $request->remark(), $by);
+                $marked++;
+            }
+        }
+
+        return back()->with('told', Phrase::counted($marked, ':count hand-in is marked.|:count hand-ins are marked.'));
     }
 
     public function write(

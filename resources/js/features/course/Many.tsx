@@ -85,6 +85,57 @@ function Letter({ specification, chosen, onDone }: { specification: number; chos
     );
 }
 
+/** The same points, or the same remark, for what stands of all that are chosen. */
+function Marks({ specification, chosen, onDone }: { specification: number; chosen: number[]; onDone: () => void }) {
+    const [points, setPoints] = useState('');
+    const [remark, setRemark] = useState('');
+    const action = useAction(t`They could not be marked.`);
+    const send = () =>
+        action.send(
+            'post',
+            to('assignment.mark', { specification }),
+            { ids: chosen, points: points.trim() === '' ? null : points, remark },
+            { names: ['points', 'remark', 'ids', 'refused'], done: onDone },
+        );
+
+    return (
+        <details className="w-full">
+            <summary className="link w-fit cursor-pointer">
+                <Trans>Mark them</Trans>
+            </summary>
+            <div className="grid max-w-[80ch] grid-cols-1 justify-items-start gap-2 pt-2 [&>label]:max-w-full">
+                <Labelled label={t`points by hand, empty: as they are`}>
+                    <input
+                        className="input w-28!"
+                        inputMode="decimal"
+                        value={points}
+                        onChange={(event) => setPoints(event.target.value)}
+                    />
+                </Labelled>
+                <Labelled label={t`remark, empty: as it is`}>
+                    <textarea
+                        className="textarea w-full"
+                        cols={80}
+                        rows={3}
+                        maxLength={5000}
+                        value={remark}
+                        onChange={(event) => setRemark(event.target.value)}
+                    />
+                </Labelled>
+                <button
+                    type="button"
+                    className="btn"
+                    disabled={action.busy || (points.trim() === '' && remark.trim() === '')}
+                    onClick={send}
+                >
+                    <Trans>Mark all that are chosen</Trans>
+                </button>
+                <Fault says={action.fault} className="w-full" />
+            </div>
+        </details>
+    );
+}
+
 /** More time, or back for another attempt, for all that are chosen. */
 export function Many({
     page,
@@ -150,6 +201,7 @@ export function Many({
                         <Trans>Return for another attempt</Trans>
                     </button>
                     <Fault says={action.fault} className="w-full" />
+                    <Marks specification={page.id} chosen={chosen} onDone={() => onChoose([])} />
                     <Letter specification={page.id} chosen={chosen} onDone={() => onChoose([])} />
                 </section>
             )}
