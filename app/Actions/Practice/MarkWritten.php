@@ -7,7 +7,6 @@ namespace App\Actions\Practice;
 use App\Actions\People\PeopleRefused;
 use App\Language\Phrase;
 use App\Models\PracticeTry;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 use PlainLedger\Core\Json\JsonDocument;
 use PlainLedger\Core\Practice\Marking;
@@ -34,16 +33,7 @@ final readonly class MarkWritten
         } finally {
             Storage::deleteDirectory($folder);
         }
-        $kept = PracticeTry::query()->whereKey($try->id)->whereNull('marked_at')->update([
-            'answer' => json_encode(['require' => $lines], JSON_THROW_ON_ERROR),
-            'marks' => json_encode([
-                'earned' => $marking->earned(), 'possible' => $marking->possible(), 'points' => $marking->points,
-            ], JSON_THROW_ON_ERROR),
-            'marked_at' => Carbon::now(),
-        ]);
-        if ($kept !== 1) {
-            throw PeopleRefused::because(Phrase::of('This was answered already. Take another one.'));
-        }
+        KeepMarks::of($try, ['require' => $lines], $marking);
 
         return $marking;
     }

@@ -60,9 +60,11 @@ function AllOfThem({ production, many }: { production: number; many: number }) {
                     {name}
                 </a>
             ))}
-            <button type="button" className="link ml-auto" onClick={clear}>
-                <Trans>remove all</Trans>
-            </button>
+            {many > 0 && (
+                <button type="button" className="link ml-auto" onClick={clear}>
+                    <Trans>remove all</Trans>
+                </button>
+            )}
         </>
     );
 }
@@ -70,6 +72,8 @@ function AllOfThem({ production, many }: { production: number; many: number }) {
 /** What would be sent to owners. This stands in for a post office: nothing leaves this machine. */
 export default function Outbox({ book, messages }: OutboxPage) {
     const production = book.production.id;
+    // links are ended where people are, and not removed with the rest
+    const many = messages.filter(({ id }) => id !== null).length;
 
     return (
         <Book title={t`${book.production.name}, outbox`} book={book}>
@@ -89,7 +93,7 @@ export default function Outbox({ book, messages }: OutboxPage) {
                     >
                         <Trans>Write to everybody whose work does not balance</Trans>
                     </button>
-                    {messages.length > 0 && <AllOfThem production={production} many={messages.length} />}
+                    {messages.length > 0 && <AllOfThem production={production} many={many} />}
                 </p>
                 {messages.length === 0 ? (
                     <p className="pt-4 text-faint">

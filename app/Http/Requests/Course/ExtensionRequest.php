@@ -13,6 +13,8 @@ use Illuminate\Support\Carbon;
 /** Another time, or more attempts, for one or for many. */
 final class ExtensionRequest extends FormRequest
 {
+    use ChosenIds;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -49,11 +51,5 @@ final class ExtensionRequest extends FormRequest
     public function why(): string
     {
         return trim($this->string('why')->toString());
-    }
-
-    /** @return list<int> */
-    public function ids(): array
-    {
-        return array_values(array_map(intval(...), (array) $this->input('ids', [])));
     }
 }

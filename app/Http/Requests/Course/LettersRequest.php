@@ -10,6 +10,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** A message to those of a class that are chosen. */
 final class LettersRequest extends FormRequest
 {
+    use ChosenIds;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -40,11 +42,5 @@ final class LettersRequest extends FormRequest
     public function body(): string
     {
         return trim($this->string('body')->toString());
-    }
-
-    /** @return list<int> */
-    public function ids(): array
-    {
-        return array_values(array_map(intval(...), (array) $this->input('ids', [])));
     }
 }

@@ -11,6 +11,8 @@ use PlainLedger\Core\Course\Decimal;
 /** Points, or a remark, or both, for all that are chosen. */
 final class MarkManyRequest extends FormRequest
 {
+    use ChosenIds;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -37,12 +39,6 @@ final class MarkManyRequest extends FormRequest
             'points.required_without' => Phrase::of('Give points, or say something.'),
             'remark.*' => Phrase::of('A remark has at most 5000 letters.'),
         ];
-    }
-
-    /** @return list<int> */
-    public function ids(): array
-    {
-        return array_values(array_map(intval(...), (array) $this->input('ids', [])));
     }
 
     /** As they are shown; null where none are given. */

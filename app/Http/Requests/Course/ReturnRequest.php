@@ -13,6 +13,8 @@ use Illuminate\Support\Carbon;
 /** Why something is given back, and until when another attempt is due. */
 final class ReturnRequest extends FormRequest
 {
+    use ChosenIds;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -43,11 +45,5 @@ final class ReturnRequest extends FormRequest
     public function due(Production $production): ?Carbon
     {
         return Moment::typed($this->input('due'), $production->zone());
-    }
-
-    /** @return list<int> */
-    public function ids(): array
-    {
-        return array_values(array_map(intval(...), (array) $this->input('ids', [])));
     }
 }
