@@ -2,11 +2,11 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useRef, useState, type ReactNode } from 'react';
-import { bytes } from '../../lib/frames';
 import { tell } from '../../lib/ask';
 import { heldBy, type Source } from '../../lib/ownDisk';
 import { to } from '../../lib/route';
 import { sentence } from '../../lib/trouble';
+import { BytesRead } from '../../parts/BytesRead';
 import { useFolderField } from '../../parts/useFolderField';
 import { useSums, type SumsState } from '../../lib/own/useSums';
 
@@ -26,26 +26,11 @@ export function OwnProgress({ state, onStop }: { state: Exclude<SumsState, { kin
 
     return (
         <div className="pt-3">
-            <p className="flex flex-wrap items-baseline gap-3">
-                <span className="said" role="status">
-                    {says()}
-                </span>
-                {isSumming && (
-                    <span className="text-faint">
-                        <Trans>
-                            {bytes(state.bytes)} of {bytes(state.all_bytes)}
-                        </Trans>
-                    </span>
-                )}
-                <button type="button" className="btn ml-auto" onClick={onStop}>
-                    <Trans>Stop</Trans>
-                </button>
-            </p>
-            <progress
-                className="progress mt-1"
-                value={isSumming ? state.bytes : undefined}
-                max={isSumming ? state.all_bytes : 1}
-                aria-label={t`Bytes read`}
+            <BytesRead
+                says={says()}
+                done={isSumming ? state.bytes : 0}
+                all={isSumming ? state.all_bytes : 0}
+                onStop={onStop}
             />
             <p className="text-[13px] text-faint">
                 <Trans>This page reads them; keep it open until it is done.</Trans>

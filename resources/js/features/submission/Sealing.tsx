@@ -1,11 +1,10 @@
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { ask } from '../../lib/ask';
-import { bytes } from '../../lib/frames';
 import { to } from '../../lib/route';
 import { usePolling } from '../../lib/usePolling';
+import { BytesRead } from '../../parts/BytesRead';
 import type { SealShown } from '../../types/views';
 
 const EVERY = 1000;
@@ -43,30 +42,11 @@ export function Sealing({ running }: { running: SealShown }) {
 
     return (
         <section className="my-3 border border-edge px-3 py-2" aria-label={t`Checksums under way`}>
-            <p className="flex flex-wrap items-baseline gap-3">
-                <span className="said" role="status">
-                    {inWords(now)}
-                </span>
-                {now.allBytes > 0 && (
-                    <span className="text-faint">
-                        <Trans>
-                            {bytes(now.bytes)} of {bytes(now.allBytes)}
-                        </Trans>
-                    </span>
-                )}
-                <button
-                    type="button"
-                    className="btn ml-auto"
-                    onClick={() => router.delete(to('seal.stop', { submission }), { preserveScroll: true })}
-                >
-                    <Trans>Stop</Trans>
-                </button>
-            </p>
-            <progress
-                className="progress mt-1"
-                value={now.allBytes === 0 ? undefined : now.bytes}
-                max={now.allBytes === 0 ? 1 : now.allBytes}
-                aria-label={t`Bytes read`}
+            <BytesRead
+                says={inWords(now)}
+                done={now.bytes}
+                all={now.allBytes}
+                onStop={() => router.delete(to('seal.stop', { submission }), { preserveScroll: true })}
             />
         </section>
     );
