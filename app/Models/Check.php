@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Specification\Layer;
@@ -50,8 +51,6 @@ use PlainLedger\Core\Specification\Specification as Resolved;
  */
 final class Check extends Model
 {
-    use StoredColumns;
-
     protected $fillable = [
         'deliverable_id', 'specification_revision_id', 'scene_id', 'delivery_id', 'user_id', 'state', 'verdict',
         'holds_up', 'layers', 'order', 'progress', 'document', 'fault', 'summary', 'waived', 'asked', 'trouble',
@@ -144,6 +143,19 @@ final class Check extends Model
     }
 
     /**
+     * The newest of each deliverable that came to an end.
+     *
+     * @param  Builder<self>  $query
+     * @param  HasMany<Deliverable, Production>  $deliverables
+     */
+    public function scopeNewestOf(Builder $query, HasMany $deliverables): void
+    {
+        $query->whereIn('checks.id', self::query()->done()
+            ->whereIn('deliverable_id', (clone $deliverables)->select('deliverables.id'))
+            ->groupBy('deliverable_id')->selectRaw('max(id)'));
+    }
+
+    /**
      * What boards read of a check: never its document.
      *
      * @param  Builder<self>  $query
@@ -152,7 +164,8 @@ final class Check extends Model
     {
         $query->select([
             'checks.id', 'checks.deliverable_id', 'checks.verdict', 'checks.holds_up', 'checks.summary',
-            'checks.scene_id', 'checks.delivery_id', 'checks.updated_at', 'checks.asked', 'checks.trouble',
+            'checks.waived', 'checks.scene_id', 'checks.delivery_id', 'checks.updated_at', 'checks.asked',
+            'checks.trouble',
         ]);
     }
 

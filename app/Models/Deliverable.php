@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Scene\FieldMap;
 use PlainLedger\Core\Specification\CustomFacts;
@@ -42,8 +43,6 @@ use PlainLedger\Core\Specification\SpecificationDraft;
  */
 final class Deliverable extends Model
 {
-    use StoredColumns;
-
     /** Relations that what is asked of it is read from. */
     public const ASKED = ['owner', 'production', 'specification.latest'];
 
@@ -190,6 +189,18 @@ final class Deliverable extends Model
     }
 
     /**
+     * Beside its newest check, as `newest`, so that the database itself can count and choose by it.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeBesideNewest(Builder $query): void
+    {
+        $newest = Check::query()->done()->whereColumn('checks.deliverable_id', 'deliverables.id')
+            ->selectRaw('max(checks.id)');
+        $query->leftJoin('checks as newest', fn (JoinClause $join) => $join->where('newest.id', '=', $newest));
+    }
+
+    /**
      * With the least that an index shows.
      *
      * @param  Builder<self>  $query
@@ -235,21 +246,32 @@ final class Deliverable extends Model
     /** @return array<string, string> what it says of itself is there for names without being typed twice */
     public function impliedValues(): array
     {
-        return [
-            'production' => $this->production->code,
-            'shot' => $this->code,
-            ...($this->owner === null ? [] : ['learner' => $this->owner->handle]),
-        ];
+        return self::implied($this->production->code, $this->code, $this->owner?->handle);
+    }
+
+    /** @return array<string, string> */
+    public static function implied(string $production, string $code, ?string $learner): array
+    {
+        return ['production' => $production, 'shot' => $code, ...($learner === null ? [] : ['learner' => $learner])];
     }
 
     /** @return array<string, mixed> its values and overrides, those of single parts apart */
     public function ownLayer(): array
     {
-        $overrides = $this->overrides;
+        return self::layerOf($this->values, $this->overrides);
+    }
+
+    /**
+     * @param  array<string, mixed>  $values
+     * @param  array<string, mixed>  $overrides
+     * @return array<string, mixed>
+     */
+    public static function layerOf(array $values, array $overrides): array
+    {
         $byPart = is_array($overrides['parts'] ?? null) ? $overrides['parts'] : [];
         unset($overrides['parts']);
 
-        return ['values' => $this->values, 'require' => $overrides] + (
+        return ['values' => $values, 'require' => $overrides] + (
             $byPart === []
                 ? []
                 : [

@@ -4,24 +4,31 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/**
- * Columns as the database has them. A board reads some ten thousand, and what the framework makes of each would be most
- * of its time; they have to be read before they are changed.
- */
-trait StoredColumns
+/** One row as the database has it, each column read as what it is known to be. */
+final readonly class StoredColumns
 {
-    public function stored(string $column): int|string|null
-    {
-        $value = $this->attributes[$column] ?? null;
+    /** @param  array<string, mixed>  $row */
+    public function __construct(private array $row) {}
 
-        return is_int($value) || is_string($value) ? $value : null;
+    public function text(string $column): ?string
+    {
+        $value = $this->row[$column] ?? null;
+
+        return is_string($value) ? $value : null;
+    }
+
+    public function number(string $column): ?int
+    {
+        $value = $this->row[$column] ?? null;
+
+        return is_int($value) ? $value : null;
     }
 
     /** @return int|null seconds since 1970 */
-    public function storedTime(string $column): ?int
+    public function time(string $column): ?int
     {
-        $text = $this->stored($column);
-        $at = is_string($text) ? strtotime("{$text} UTC") : false;
+        $text = $this->text($column);
+        $at = $text === null ? false : strtotime("{$text} UTC");
 
         return $at === false ? null : $at;
     }

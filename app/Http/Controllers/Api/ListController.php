@@ -37,7 +37,7 @@ final class ListController
         $found = $production->deliverables()->openTo($reader)->forIndex()->orderBy('code')
             ->paginate(self::size($request));
 
-        return self::page($found, static fn (Deliverable $d): IndexLine => new IndexLine($d));
+        return self::page($found, static fn (Deliverable $d): IndexLine => IndexLine::of($d));
     }
 
     /** All checks of a deliverable, the newest first. */

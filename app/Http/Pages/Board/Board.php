@@ -6,10 +6,10 @@ namespace App\Http\Pages\Board;
 
 use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
-use App\Models\Deliverable;
+use App\Models\CheckOutline;
 use App\Models\Production;
+use App\Models\Standing;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PlainLedger\Core\Checking\Side;
@@ -40,32 +40,28 @@ final readonly class Board
 
     public function __construct(Production $production)
     {
-        $deliverables = self::owed($production);
-        $yesterday = self::before($production, $deliverables, Carbon::now()->subDay());
+        $owed = self::owed($production);
+        $yesterday = self::before($production, $owed, Carbon::now()->subDay());
         $asked = new AskedStamps;
-        $rows = $summaries = [];
-        foreach ($deliverables as $deliverable) {
-            // each access reads the document anew
-            $summary = $deliverable->newest?->summary;
-            $id = (int) $deliverable->stored('id');
-            $rows[] = new BoardRow($deliverable, $summary, $yesterday[$id] ?? null, $asked);
-            $summaries[$id] = $summary ?? [];
+        $rows = [];
+        foreach ($owed as $standing) {
+            $rows[] = new BoardRow($standing, $yesterday[$standing->id] ?? null, $asked);
         }
         $this->rows = $rows;
-        $this->groups = self::groups($summaries);
-        $this->causes = self::causes($deliverables, $summaries);
-        $this->agreement = self::agreement($deliverables, $summaries);
+        $this->groups = self::groups($owed);
+        $this->causes = self::causes($owed);
+        $this->agreement = self::agreement($owed);
     }
 
     /**
-     * @param  array<int, array<string, mixed>>  $summaries  by deliverable
+     * @param  list<Standing>  $owed
      * @return list<Group>
      */
-    private static function groups(array $summaries): array
+    private static function groups(array $owed): array
     {
         $groups = [];
-        foreach ($summaries as $summary) {
-            $groups += $summary['groups'] ?? [];
+        foreach ($owed as $standing) {
+            $groups += $standing->newest->summary['groups'] ?? [];
         }
 
         return array_values(
@@ -74,20 +70,18 @@ final readonly class Board
     }
 
     /**
-     * @param  Collection<int, Deliverable>  $deliverables
-     * @param  array<int, array<string, mixed>>  $summaries  by deliverable
+     * @param  list<Standing>  $owed
      * @return list<CommonCause>
      */
-    private static function causes(Collection $deliverables, array $summaries): array
+    private static function causes(array $owed): array
     {
         $causes = [];
-        foreach ($deliverables as $deliverable) {
-            $id = (int) $deliverable->stored('id');
-            foreach ($summaries[$id]['causes'] ?? [] as $cause) {
-                $causes[$cause['id']][$id] = [
-                    'id' => $id,
-                    'code' => (string) $deliverable->stored('code'),
-                    'owner' => $deliverable->owner?->name,
+        foreach ($owed as $standing) {
+            foreach ($standing->newest->summary['causes'] ?? [] as $cause) {
+                $causes[$cause['id']][$standing->id] = [
+                    'id' => $standing->id,
+                    'code' => $standing->code,
+                    'owner' => $standing->owner,
                     'says' => $cause['says'],
                     'folio' => $cause['side'] === Side::Scene->value ? 'scene' : 'frames',
                 ];
@@ -103,17 +97,16 @@ final readonly class Board
     }
 
     /**
-     * @param  Collection<int, Deliverable>  $deliverables
-     * @param  array<int, array<string, mixed>>  $summaries  by deliverable
+     * @param  list<Standing>  $owed
      * @return list<SharedSetting>
      */
-    private static function agreement(Collection $deliverables, array $summaries): array
+    private static function agreement(array $owed): array
     {
         $settings = [];
-        foreach ($deliverables as $deliverable) {
-            $own = $summaries[(int) $deliverable->stored('id')]['settings'] ?? null;
+        foreach ($owed as $standing) {
+            $own = $standing->newest->summary['settings'] ?? null;
             if ($own !== null) {
-                $settings[$deliverable->specification->title][(string) $deliverable->stored('code')] = $own;
+                $settings[$standing->specification][$standing->code] = $own;
             }
         }
         $agreement = [];
@@ -126,25 +119,12 @@ final readonly class Board
         return $agreement;
     }
 
-    /**
-     * All that are owed, with their newest checks.
-     *
-     * @return Collection<int, Deliverable>
-     */
-    private static function owed(Production $production): Collection
+    /** @return list<Standing> all that are owed, with their newest checks */
+    private static function owed(Production $production): array
     {
-        $newest = Check::query()->forBoard()->whereIn('id', self::newest($production)->selectRaw('max(id)'))->get();
-        $by = [];
-        foreach ($newest as $check) {
-            $by[(int) $check->stored('deliverable_id')] = $check;
-        }
-        $deliverables = $production->deliverables()->with('owner', 'specification.latest')->orderBy('code')->get();
-        foreach ($deliverables as $deliverable) {
-            $deliverable->setRelation('newest', $by[(int) $deliverable->stored('id')] ?? null)
-                ->setRelation('production', $production);
-        }
+        $newest = Check::query()->forBoard()->newestOf($production->deliverables());
 
-        return $deliverables;
+        return Standing::ofAll($production, $production->deliverables(), CheckOutline::ofAll($newest));
     }
 
     /** @return Builder<Check> those that were done, by deliverable */
@@ -158,24 +138,23 @@ final readonly class Board
     /**
      * The newest of each deliverable that was done by then; where that is the newest at all, it is not read again.
      *
-     * @param  Collection<int, Deliverable>  $deliverables
-     * @return array<int, Check> by deliverable
+     * @param  list<Standing>  $owed
+     * @return array<int, CheckOutline> by deliverable
      */
-    private static function before(Production $production, Collection $deliverables, Carbon $moment): array
+    private static function before(Production $production, array $owed, Carbon $moment): array
     {
         $ids = self::newest($production)->where('updated_at', '<=', $moment)->toBase()
             ->pluck(DB::raw('max(id)'), 'deliverable_id');
         [$before, $others] = [[], []];
-        foreach ($deliverables as $deliverable) {
-            $id = (int) $deliverable->stored('id');
-            $then = $ids[$id] ?? null;
-            if ($then !== null && $deliverable->newest?->stored('id') === $then) {
-                $before[$id] = $deliverable->newest;
+        foreach ($owed as $standing) {
+            $then = $ids[$standing->id] ?? null;
+            if ($then !== null && $standing->newest?->id === $then) {
+                $before[$standing->id] = $standing->newest;
             } elseif ($then !== null) {
                 $others[] = $then;
             }
         }
 
-        return $before + Check::query()->forBoard()->whereIn('id', $others)->get()->keyBy('deliverable_id')->all();
+        return $before + CheckOutline::ofAll(Check::query()->forBoard()->whereIn('id', $others));
     }
 }

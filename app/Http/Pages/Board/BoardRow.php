@@ -9,8 +9,8 @@ use App\Http\Moment;
 use App\Http\Pages\Book\Due;
 use App\Http\Pages\Book\IndexLine;
 use App\Http\Pages\ByKey;
-use App\Models\Check;
-use App\Models\Deliverable;
+use App\Models\CheckOutline;
+use App\Models\Standing;
 use DateTimeImmutable;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
@@ -77,41 +77,39 @@ final readonly class BoardRow
     public ?string $when;
 
     /**
-     * @param  array<string, mixed>|null  $summary  of the newest check
-     * @param  Check|null  $then  the newest check of the day before; the newest itself where that is older
+     * @param  CheckOutline|null  $then  the newest check of the day before; the newest itself where that is older
      */
-    public function __construct(Deliverable $deliverable, ?array $summary, ?Check $then, AskedStamps $asked)
+    public function __construct(Standing $standing, ?CheckOutline $then, AskedStamps $asked)
     {
-        $newest = $deliverable->newest;
-        $line = new IndexLine($deliverable, $asked);
+        $newest = $standing->newest;
+        $line = new IndexLine($standing, $asked);
         $this->id = $line->id;
         $this->code = $line->code;
         $this->title = $line->title;
         $this->owner = $line->owner;
-        $owner = $deliverable->stored('owner_id');
-        $this->ownerId = $owner === null ? null : (int) $owner;
+        $this->ownerId = $standing->ownerId;
         $this->due = $line->due;
         $this->stale = $line->stale;
         $this->holdsUp = $line->holdsUp;
         $this->folio = $line->folio;
         $this->verdict = $line->verdict;
-        $this->specification = $deliverable->specification->title;
-        $this->specificationId = (int) $deliverable->stored('specification_id');
+        $this->specification = $standing->specification;
+        $this->specificationId = $standing->specificationId;
         $this->dueAt = $line->due?->stamp();
         $this->changed = $newest === null ? null : self::changed($newest, $then);
-        $summary ??= self::NOTHING;
+        $summary = $newest->summary ?? self::NOTHING;
         [$this->good, $this->all] = $summary['balance'];
         $this->marks = new ByKey(array_map(Mark::from(...), $summary['groups']));
         $this->waived = count($summary['waivers']);
         $this->cause = $summary['causes'][0]['says'] ?? null;
         $this->causes = array_values(array_unique(array_column($summary['causes'], 'id')));
-        $this->scene = $newest?->stored('scene_id') !== null;
-        $this->files = $newest?->stored('delivery_id') !== null;
-        $this->checked = $newest?->storedTime('updated_at');
+        $this->scene = $newest?->hasScene === true;
+        $this->files = $newest?->hasFiles === true;
+        $this->checked = $newest?->endedAt;
         $this->when = $this->checked === null ? null : Moment::told(new DateTimeImmutable("@{$this->checked}"));
     }
 
-    private static function changed(Check $now, ?Check $then): ?string
+    private static function changed(CheckOutline $now, ?CheckOutline $then): ?string
     {
         if ($then === null) {
             // older than a day, it would be that of the day before itself
@@ -132,7 +130,7 @@ final readonly class BoardRow
     }
 
     /** @return array{array<string, string>, list<string>} marks by group, and causes */
-    private static function lines(Check $check): array
+    private static function lines(CheckOutline $check): array
     {
         return [$check->summary['groups'] ?? [], array_column($check->summary['causes'] ?? [], 'id')];
     }

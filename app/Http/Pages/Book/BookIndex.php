@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Pages\Book;
 
 use App\Actions\Checks\AskedStamps;
-use App\Models\Deliverable;
+use App\Models\Check;
+use App\Models\CheckOutline;
 use App\Models\Production;
+use App\Models\Standing;
 use App\Models\User;
 use PlainLedger\Core\Checking\Verdict;
 
@@ -18,11 +20,13 @@ final readonly class BookIndex
 
     public function __construct(Production $production, User $reader)
     {
-        $deliverables = $production->deliverablesFor($reader)->forIndex()->orderBy('code')->get();
+        $own = $production->deliverablesFor($reader);
+        $newest = CheckOutline::ofAll(Check::query()->forIndex()->newestOf($own));
         $asked = new AskedStamps;
-        $lines = array_values($deliverables->map(
-            static fn (Deliverable $d): IndexLine => new IndexLine($d, $asked),
-        )->all());
+        $lines = array_map(
+            static fn (Standing $standing): IndexLine => new IndexLine($standing, $asked),
+            Standing::ofAll($production, $own, $newest),
+        );
         $weight = static fn (IndexLine $line): int => match ($line->verdict) {
             Verdict::Unbalanced => 0,
             Verdict::Open => 1,

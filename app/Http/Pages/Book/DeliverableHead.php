@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Book;
 
+use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\Deliverable;
+use App\Models\Standing;
 use App\Models\Submission;
 use App\Models\SubmissionState;
 use PlainLedger\Core\Checking\Mark;
@@ -34,7 +36,7 @@ final readonly class DeliverableHead extends IndexLine
     /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
     public function __construct(Deliverable $deliverable)
     {
-        parent::__construct($deliverable);
+        parent::__construct(Standing::of($deliverable), new AskedStamps);
         $this->specification = $deliverable->specification->title;
         $this->revision = $deliverable->specification->latest->number;
         $newest = $deliverable->newest;

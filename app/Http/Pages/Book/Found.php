@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Book;
 
+use App\Models\CheckOutline;
 use App\Models\Deliverable;
 use App\Models\Membership;
 use App\Models\Production;
@@ -145,7 +146,7 @@ final readonly class Found
             'deliverable',
             $deliverable->code,
             $more === '' ? $production->name : "{$more}, {$production->name}",
-            route(IndexLine::folio($deliverable->newest), $deliverable->id, false),
+            route(IndexLine::folio(CheckOutline::of($deliverable->newest)), $deliverable->id, false),
         );
     }
 

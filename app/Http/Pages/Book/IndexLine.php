@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Pages\Book;
 
 use App\Actions\Checks\AskedStamps;
-use App\Models\Check;
+use App\Models\CheckOutline;
 use App\Models\Deliverable;
+use App\Models\Standing;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Report\BlockerSummary;
@@ -39,40 +40,41 @@ readonly class IndexLine
     /** @var 'scene'|'frames' the page that has the trouble */
     public string $folio;
 
-    /**
-     * @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check
-     * @param  AskedStamps|null  $asked  shared by the lines of an index
-     */
-    public function __construct(Deliverable $deliverable, ?AskedStamps $asked = null)
+    public function __construct(Standing $standing, AskedStamps $asked)
     {
-        $newest = $deliverable->newest;
-        $this->id = (int) $deliverable->stored('id');
-        $this->code = (string) $deliverable->stored('code');
-        $this->title = (string) $deliverable->stored('title');
-        $this->owner = $deliverable->owner?->name;
-        $this->due = Due::at($deliverable->storedTime('due_at'));
-        $this->verdict = Verdict::tryFrom((string) $newest?->stored('verdict'));
-        $this->waived = (int) $newest?->stored('waived') > 0;
+        $newest = $standing->newest;
+        $this->id = $standing->id;
+        $this->code = $standing->code;
+        $this->title = $standing->title;
+        $this->owner = $standing->owner;
+        $this->due = Due::at($standing->dueAt);
+        $this->verdict = $newest?->verdict;
+        $this->waived = $newest?->waived === true;
         $this->holdsUp = self::holdsUp($newest);
-        $this->stale = ($asked ?? new AskedStamps)->hasChangedSince($deliverable, $newest);
+        $this->stale = $asked->hasChangedSince($standing);
         $this->folio = self::folio($newest);
     }
 
-    /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
-    public static function holdsUp(?Check $check): ?string
+    /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
+    public static function of(Deliverable $deliverable): self
     {
-        $says = $check?->stored('holds_up');
-        if ($says === BlockerSummary::ARRIVING && self::shouldHaveArrived($check)) {
+        return new self(Standing::of($deliverable), new AskedStamps);
+    }
+
+    /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */
+    public static function holdsUp(?CheckOutline $check): ?string
+    {
+        if ($check?->holdsUp === BlockerSummary::ARRIVING && self::shouldHaveArrived($check)) {
             return 'was arriving; check again';
         }
 
-        return $says === null ? null : (string) $says;
+        return $check?->holdsUp;
     }
 
     /** Whether so much time has passed that files which were arriving then are there, or never will be. */
-    public static function shouldHaveArrived(Check $check): bool
+    public static function shouldHaveArrived(CheckOutline $check): bool
     {
-        return $check->updated_at->isBefore(Carbon::now()->subMinutes(self::ARRIVES_FOR));
+        return $check->endedBefore(Carbon::now()->subMinutes(self::ARRIVES_FOR));
     }
 
     /**
@@ -80,11 +82,11 @@ readonly class IndexLine
      *
      * @return 'scene'|'frames'
      */
-    public static function folio(?Check $check): string
+    public static function folio(?CheckOutline $check): string
     {
-        $trouble = $check?->stored('trouble');
+        $trouble = $check?->trouble;
         $isScene = $trouble === null
-            ? $check?->stored('delivery_id') === null && $check?->stored('scene_id') !== null
+            ? $check?->hasFiles === false && $check->hasScene
             : $trouble === 'scene';
 
         return $isScene ? 'scene' : 'frames';

@@ -45,7 +45,7 @@ final readonly class CausesPage
             foreach (array_unique($causes) as $cause) {
                 $found[$cause][] = [
                     'id' => $deliverable->id, 'code' => $deliverable->code,
-                    'folio' => IndexLine::folio($deliverable->newest),
+                    'folio' => IndexLine::of($deliverable)->folio,
                 ];
             }
         }

@@ -8,6 +8,7 @@ use App\Actions\Checks\AskedLayers;
 use App\Http\Moment;
 use App\Http\Pages\Book\IndexLine;
 use App\Models\Check;
+use App\Models\CheckOutline;
 use App\Models\Deliverable;
 use App\Models\Delivery;
 use App\Models\DeliveryOrigin;
@@ -136,7 +137,7 @@ final readonly class Ledger
         $this->took = $check->delivery === null ? [] : self::took($deliverable);
         $this->specification = $deliverable->specification->title;
         $this->labels = self::labels($document);
-        $this->arrived = self::wasArriving($document) && IndexLine::shouldHaveArrived($check);
+        $this->arrived = self::wasArriving($document) && IndexLine::shouldHaveArrived(CheckOutline::of($check));
         $this->parts = array_map(static fn (Part $part): string => $part->name, $check->resolved()->parts);
         /** @var CheckDocument $shown */
         $shown = self::shortened(self::ticked($document, $deliverable));

@@ -7,6 +7,7 @@ namespace App\Http\Pages\Production;
 use App\Http\Moment;
 use App\Http\Pages\Book\IndexLine;
 use App\Models\Check;
+use App\Models\CheckOutline;
 use App\Models\Deliverable;
 use App\Models\User;
 use Illuminate\Support\Carbon;
@@ -44,9 +45,10 @@ final readonly class Finished
         $this->production = $deliverable->production->name;
         $this->verdict = $check->verdict;
         $this->waived = $check->waived > 0;
-        $this->says = IndexLine::holdsUp($check) ?? '';
+        $outline = CheckOutline::of($check);
+        $this->says = IndexLine::holdsUp($outline) ?? '';
         $this->when = Moment::told($check->updated_at);
-        $this->folio = IndexLine::folio($check);
+        $this->folio = IndexLine::folio($outline);
     }
 
     public static function since(User $reader): ?Carbon
@@ -64,7 +66,7 @@ final readonly class Finished
         $found = [];
         $deliverables = Deliverable::query()->openTo($reader)->whereNull('put_away_at')
             ->whereHas('checks', static fn ($checks) => $checks->done()->where('updated_at', '>', $since))
-            ->with('newest', 'production')->get()
+            ->with(['newest' => static fn ($newest) => $newest->forIndex(), 'production'])->get()
             ->sortByDesc(static fn (Deliverable $d): int => $d->newest->id ?? 0)->take(self::MOST);
         foreach ($deliverables as $deliverable) {
             if ($deliverable->newest !== null) {

@@ -9,15 +9,13 @@ use App\Http\Pages\Book\IndexLine;
 use App\Models\Check;
 use App\Models\Deliverable;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use PlainLedger\Core\Checking\Verdict;
 
 /** A deliverable that is owed still: what is due first stands first, in whichever production it is. */
 final readonly class Need
 {
     private const MOST = 12;
-
-    /** Of so many that are due first those are taken that do not balance. */
-    private const MOST_LOOKED_THROUGH = 400;
 
     public int $id;
 
@@ -43,7 +41,7 @@ final readonly class Need
 
     private function __construct(Deliverable $deliverable, bool $isUnderWay)
     {
-        $line = new IndexLine($deliverable);
+        $line = IndexLine::of($deliverable);
         $this->id = $line->id;
         $this->code = $line->code;
         $this->title = $line->title;
@@ -64,19 +62,17 @@ final readonly class Need
     /** @return list<self> */
     public static function of(User $reader): array
     {
-        $open = Deliverable::query()->whereNull('put_away_at')
+        $first = Deliverable::query()->whereNull('put_away_at')
             ->whereHas('production', fn ($production) => $production->whereNull('archived_at'))
             ->openTo($reader)
-            ->with(['newest' => static fn ($newest) => $newest->select(
-                'checks.id', 'checks.deliverable_id', 'checks.verdict',
-            )])
+            ->besideNewest()
+            ->where(static fn (Builder $any) => $any->whereNull('newest.verdict')
+                ->orWhere('newest.verdict', '!=', Verdict::Balanced)
+                ->orWhereHas('checks', static fn ($checks) => $checks->underWay()))
             ->orderByRaw('due_at is null, due_at, code')
-            ->limit(self::MOST_LOOKED_THROUGH)
-            ->get(['id']);
-        $underWay = Check::query()->underWay()->whereIn('deliverable_id', $open->modelKeys())
-            ->pluck('deliverable_id')->flip();
-        $first = $open->filter(static fn (Deliverable $d): bool => $underWay->has($d->id)
-            || $d->newest?->verdict !== Verdict::Balanced)->take(self::MOST)->modelKeys();
+            ->limit(self::MOST)
+            ->pluck('deliverables.id');
+        $underWay = Check::query()->underWay()->whereIn('deliverable_id', $first)->pluck('deliverable_id')->flip();
         $needs = Deliverable::query()->forIndex()->whereIn('id', $first)
             ->orderByRaw('due_at is null, due_at, code')->get();
 

@@ -44,7 +44,7 @@ final readonly class OwnLine
 
     public function __construct(Deliverable $deliverable)
     {
-        $line = new IndexLine($deliverable);
+        $line = IndexLine::of($deliverable);
         $this->id = $line->id;
         $this->code = $line->code;
         $this->title = $line->title;

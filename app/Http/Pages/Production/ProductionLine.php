@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Pages\Production;
 
-use App\Models\Deliverable;
 use App\Models\Production;
 use App\Models\Role;
 use App\Models\User;
@@ -35,12 +34,9 @@ final readonly class ProductionLine
 
     public function __construct(Production $production, User $reader)
     {
-        $counts = $production->deliverablesFor($reader)
-            ->with(['newest' => static fn ($newest) => $newest->select(
-                'checks.id', 'checks.deliverable_id', 'checks.verdict',
-            )])
-            ->get(['id'])
-            ->countBy(static fn (Deliverable $d): string => $d->newest->verdict->value ?? '');
+        $counts = $production->deliverablesFor($reader)->besideNewest()->toBase()
+            ->groupBy('newest.verdict')->selectRaw('newest.verdict, count(*) as number')
+            ->pluck('number', 'verdict');
         $this->id = $production->id;
         $this->code = $production->code;
         $this->name = $production->name;
