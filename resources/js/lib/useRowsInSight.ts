@@ -1,5 +1,5 @@
-import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
-import { useEffect, useState, type RefObject } from 'react';
+import { useVirtualizer, useWindowVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import { useEffect, useLayoutEffect, useState, type RefObject } from 'react';
 
 /** Fewer than so many are all drawn: nothing is won by leaving any out. */
 const FEW = 60;
@@ -19,6 +19,8 @@ export interface RowsInSight {
     /** room for those that are not drawn, in pixels */
     before: number;
     after: number;
+    /** whether it is known which are in sight */
+    isSettled: boolean;
     measure: (row: HTMLElement | null) => void;
     goTo: (place: number) => void;
 }
@@ -45,7 +47,54 @@ function usePrinting(): boolean {
     return printing;
 }
 
-function inSight(rows: Virtualizer<HTMLElement, HTMLElement>, top: number): RowsInSight {
+/** What scrolls the lines, where they begin on it, and what a line takes. */
+interface Ground {
+    /** what they stand on where that has a scroll of its own; null: the page itself scrolls */
+    sheet: HTMLElement | null;
+    /** pixels above the first line */
+    top: number;
+    /** pixels of a line that was not measured yet: the mean of those that are drawn */
+    usual: number;
+}
+
+const NOTHING: Ground = { sheet: null, top: 0, usual: USUAL };
+
+const ROWS = ':scope > :not([aria-hidden])';
+
+function groundOf(body: HTMLElement): Ground {
+    const found = body.closest<HTMLElement>(SCROLLS);
+    const sheet = found !== null && ['auto', 'scroll'].includes(getComputedStyle(found).overflowY) ? found : null;
+    const above = body.getBoundingClientRect().top;
+    const drawn = [...body.querySelectorAll(ROWS)].slice(0, FEW).map((row) => row.getBoundingClientRect().height);
+    const height = drawn.reduce((sum, each) => sum + each, 0);
+
+    return {
+        sheet,
+        top: sheet === null ? above + window.scrollY : above - sheet.getBoundingClientRect().top + sheet.scrollTop,
+        usual: height > 0 ? height / drawn.length : USUAL,
+    };
+}
+
+/** Found before anything is painted, and anew where lines come or go, or the screen becomes another. */
+function useGround(count: number, body: RefObject<HTMLElement | null>): Ground | null {
+    const [ground, setGround] = useState<Ground | null>(null);
+    useLayoutEffect(() => {
+        const look = () => {
+            const next = body.current === null ? null : groundOf(body.current);
+            setGround((known) =>
+                known !== null && next !== null && known.sheet === next.sheet && known.top === next.top ? known : next,
+            );
+        };
+        look();
+        window.addEventListener('resize', look);
+
+        return () => window.removeEventListener('resize', look);
+    }, [body, count]);
+
+    return ground;
+}
+
+function inSight<T extends HTMLElement | Window>(rows: Virtualizer<T, HTMLElement>, top: number): RowsInSight {
     const items = rows.getVirtualItems();
     const first = items[0]?.start ?? top;
     const last = items[items.length - 1]?.end ?? top;
@@ -54,36 +103,41 @@ function inSight(rows: Virtualizer<HTMLElement, HTMLElement>, top: number): Rows
         places: items.map((item) => item.index),
         before: first - top,
         after: Math.max(0, rows.getTotalSize() - (last - top)),
+        isSettled: true,
         measure: rows.measureElement,
         goTo: (place) => rows.scrollToIndex(place),
     };
 }
 
-/** Of many lines those that are in sight, where what they stand on has a scroll of its own. */
+const drawn = (places: number[] | null): RowsInSight => ({
+    places,
+    before: 0,
+    after: 0,
+    isSettled: places === null,
+    measure: () => undefined,
+    goTo: () => undefined,
+});
+
+/** Of many lines those that are in sight, on what has a scroll of its own or on the page that scrolls as a whole. */
 export function useRowsInSight(count: number, body: RefObject<HTMLElement | null>): RowsInSight {
     const printing = usePrinting();
-    const [sheet, setSheet] = useState<HTMLElement | null>(null);
-    const [top, setTop] = useState(0);
-    useEffect(() => {
-        const found = body.current?.closest<HTMLElement>(SCROLLS) ?? null;
-        const scrolls = found !== null && ['auto', 'scroll'].includes(getComputedStyle(found).overflowY);
-        setSheet(scrolls ? found : null);
-        if (found !== null && body.current !== null) {
-            const above = body.current.getBoundingClientRect().top - found.getBoundingClientRect().top;
-            setTop(above + found.scrollTop);
-        }
-    }, [body, count]);
+    const ground = useGround(count, body);
+    const { usual, top } = ground ?? NOTHING;
+    const options = { estimateSize: () => usual, overscan: BEYOND, scrollMargin: top };
+    const sheet = ground?.sheet ?? null;
     // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is used here and nowhere kept
-    const rows = useVirtualizer<HTMLElement, HTMLElement>({
-        count,
+    const own = useVirtualizer<HTMLElement, HTMLElement>({
+        ...options,
+        count: sheet === null ? 0 : count,
         getScrollElement: () => sheet,
-        estimateSize: () => USUAL,
-        overscan: BEYOND,
-        scrollMargin: top,
     });
-    const isWhole = count <= FEW || sheet === null || printing;
+    const page = useWindowVirtualizer<HTMLElement>({ ...options, count: sheet === null ? count : 0 });
+    if (count <= FEW || printing) {
+        return drawn(null);
+    }
+    if (ground === null) {
+        return drawn(Array.from({ length: FEW }, (_, place) => place));
+    }
 
-    return isWhole
-        ? { places: null, before: 0, after: 0, measure: () => undefined, goTo: () => undefined }
-        : inSight(rows, top);
+    return sheet === null ? inSight(page, top) : inSight(own, top);
 }

@@ -95,7 +95,7 @@ function Lines({
     const drawn = places.flatMap((place) => (lines[place] === undefined ? [] : [{ place, line: lines[place] }]));
     const reachable = drawn.some(({ line }) => line.id === current) ? current : drawn[0]?.line.id;
     const open = lines.findIndex((line) => line.id === current);
-    const isReady = inSight.places !== null;
+    const isReady = inSight.isSettled && inSight.places !== null;
     const { goTo } = inSight;
     useEffect(() => {
         if (isReady && open > 0) {
