@@ -146,7 +146,7 @@ final readonly class OpenApi
             (int) $method->getStartLine(),
             (int) $method->getEndLine() - (int) $method->getStartLine(),
         ));
-        $name = preg_match('~\b(?:new |: |response\(\)->json\(new )(\w+)\b~', $source, $found) === 1 ? $found[1] : '';
+        $name = preg_match('~(?:\bnew |\bfn \(\w+ \$\w+\): )(\w+)\b~', $source, $found) === 1 ? $found[1] : '';
         $returns = (string) $method->getReturnType();
         $schema = match (true) {
             isset($this->schemas[$name]) => ['$ref' => "#/components/schemas/{$name}"],
