@@ -16,8 +16,14 @@ final readonly class OpenApi
 {
     private const PROBLEM = '#/components/responses/Problem';
 
-    /** @param  array<string, array<string, mixed>>  $schemas  of view models, by their short names */
-    public function __construct(private array $schemas) {}
+    /** @var array<string, array<string, mixed>> of view models, by their short names */
+    private array $schemas;
+
+    /** @param  list<class-string>  $models  view models */
+    public function __construct(private PageTypes $types, private array $models)
+    {
+        $this->schemas = $types->schemas($models);
+    }
 
     /** @return array<string, mixed> */
     public function document(): array
@@ -148,7 +154,9 @@ final readonly class OpenApi
         ));
         $name = preg_match('~(?:\bnew |\bfn \(\w+ \$\w+\): )(\w+)\b~', $source, $found) === 1 ? $found[1] : '';
         $returns = (string) $method->getReturnType();
+        $said = $this->types->answer($method, $this->models);
         $schema = match (true) {
+            $said !== null => $said,
             isset($this->schemas[$name]) => ['$ref' => "#/components/schemas/{$name}"],
             str_contains($returns, 'RedirectResponse') => ['$ref' => '#/components/schemas/Done'],
             default => [],

@@ -14,6 +14,7 @@ use PHPStan\PhpDocParser\Parser\TokenIterator;
 use PHPStan\PhpDocParser\Parser\TypeParser;
 use PHPStan\PhpDocParser\ParserConfig;
 use ReflectionClass;
+use ReflectionMethod;
 use ReflectionNamedType;
 use ReflectionProperty;
 
@@ -100,6 +101,22 @@ final class PageTypes
         }
 
         return $schemas;
+    }
+
+    /**
+     * What a method says that it answers, by a tag of its own, as JSON Schema; null where it says nothing.
+     *
+     * @param  list<class-string>  $classes  view models
+     * @return array<string, mixed>|null
+     */
+    public function answer(ReflectionMethod $method, array $classes): ?array
+    {
+        if (preg_match('~^\s*(?:/\*)?\* @answers (.+?)(?: \*/)?$~m', (string) $method->getDocComment(), $found) !== 1) {
+            return null;
+        }
+        $type = $this->types->parse(new TokenIterator($this->lexer->tokenize($found[1])));
+
+        return (new JsonSchemaType($method->getDeclaringClass(), $classes, []))->schema($type);
     }
 
     /**

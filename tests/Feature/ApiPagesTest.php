@@ -158,6 +158,22 @@ final class ApiPagesTest extends LedgerTestCase
         self::assertStringContainsString('was used for another call', (string) $send('{"two": 2}')->getContent());
     }
 
+    public function test_it_is_said_what_each_call_answers(): void
+    {
+        $silent = [];
+        foreach ($this->getJson('/api/openapi.json')->assertOk()->json('paths') as $calls) {
+            foreach ($calls as $call) {
+                // no content: a file
+                $schema = $call['responses']['200']['content']['application/json']['schema'] ?? ['file'];
+                $line = $schema['properties']['data']['items'] ?? ['one'];
+                if ($schema === [] || $line === []) {
+                    $silent[] = $call['operationId'];
+                }
+            }
+        }
+        self::assertSame([], $silent);
+    }
+
     public function test_answers_are_as_the_document_says(): void
     {
         /** @var array{paths: array<string, array<string, array<string, mixed>>>} $document */

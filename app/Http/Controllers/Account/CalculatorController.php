@@ -21,6 +21,7 @@ final class CalculatorController
         return (new CalculatorPage)->render();
     }
 
+    /** @answers WorkedSum */
     public function store(SumRequest $request): JsonResponse
     {
         $sum = Calculator::standard()->find($request->string('word')->toString()) ?? abort(404);

@@ -16,6 +16,7 @@ final class FindController
 {
     private const LONGEST = 120;
 
+    /** @answers list<Found> */
     public function __invoke(Request $request, #[CurrentUser] User $reader): JsonResponse
     {
         $text = $request->query('q');

@@ -16,11 +16,13 @@ use PlainLedger\Core\Text\PlainSentence;
 /** An archive that is handed in, which comes piece by piece and is checked when all of it has come. */
 final class ArchivePieceController
 {
+    /** @answers array{arrived: int} */
     public function show(ArchivePieceRequest $request, #[CurrentUser] User $by, Deliverable $deliverable): JsonResponse
     {
         return response()->json(['arrived' => $request->archive($deliverable, $by)->arrived()]);
     }
 
+    /** @answers array{arrived: int} */
     public function store(
         ArchivePieceRequest $request,
         #[CurrentUser] User $by,

@@ -19,6 +19,7 @@ use PlainLedger\Core\Text\PlainSentence;
 /** A folder on the visitor's own disk while it is checked: begun, asked about again after a break, given up. */
 final class PickedFolderController
 {
+    /** @answers array{token: string} */
     public function store(
         PickedFolderRequest $request,
         #[CurrentUser] User $by,

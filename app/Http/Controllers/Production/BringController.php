@@ -23,7 +23,11 @@ final class BringController
         return (new BringPage($production, $reader))->render();
     }
 
-    /** What each file is, and whose; nothing is kept of it. */
+    /**
+     * What each file is, and whose; nothing is kept of it.
+     *
+     * @answers array{files: list<BroughtFile>}
+     */
     public function look(BroughtRequest $request, #[CurrentUser] User $reader, Production $production): JsonResponse
     {
         $owners = Ownership::among($production->deliverablesFor($reader)->with('owner')->orderBy('code')->get());

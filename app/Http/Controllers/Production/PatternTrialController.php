@@ -15,6 +15,7 @@ final class PatternTrialController
     /** Of a sample, so many lines are read. */
     private const MOST_LINES = 200;
 
+    /** @answers \App\Http\Pages\Production\TriedPatterns */
     public function __invoke(PatternTrialRequest $request, Production $production): JsonResponse
     {
         $trial = new PatternTrial($request->patterns());

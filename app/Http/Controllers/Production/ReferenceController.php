@@ -26,7 +26,11 @@ final class ReferenceController
         return response()->json(new FolderContents($folder));
     }
 
-    /** What a folder's files would make a specification ask. */
+    /**
+     * What a folder's files would make a specification ask.
+     *
+     * @answers ProposalShown
+     */
     public function store(FolderRequest $request, Production $production): JsonResponse
     {
         $code = $request->input('code');

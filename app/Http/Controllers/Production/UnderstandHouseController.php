@@ -15,6 +15,7 @@ use PlainLedger\Core\Text\PlainSentence;
 /** How a value that is typed for the house is understood. */
 final class UnderstandHouseController
 {
+    /** @answers Understanding */
     public function __invoke(UnderstandRequest $request, Production $production): JsonResponse
     {
         $descriptor = $request->descriptor();

@@ -25,7 +25,11 @@ final class ManyScenesController
         return (new ManyScenesPage($production, $reader))->render();
     }
 
-    /** Some of them are kept and checked; the page sends as many as go into a few seconds. */
+    /**
+     * Some of them are kept and checked; the page sends as many as go into a few seconds.
+     *
+     * @answers array{done: list<KeptScene>}
+     */
     public function store(
         ManyScenesRequest $request,
         #[CurrentUser] User $by,

@@ -17,6 +17,7 @@ use PlainLedger\Core\Text\PlainSentence;
 /** A scene of many megabytes, as USD text, which comes piece by piece. */
 final class ScenePieceController
 {
+    /** @answers array{check: int|null} */
     public function store(
         ScenePieceRequest $request,
         #[CurrentUser] User $by,

@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 /** What is typed so far, checked and not kept. */
 final class TypedAttemptController
 {
+    /** @answers TypedAttempt */
     public function __invoke(TypedSettingsRequest $request, Deliverable $deliverable): JsonResponse
     {
         $part = TypedPart::of($request, $deliverable->loadAsked());

@@ -14,6 +14,7 @@ use PlainLedger\Core\Text\PlainSentence;
 /** Pictures that frames are to agree with. */
 final class ApprovedPictureController
 {
+    /** @answers array{path: string} */
     public function store(PictureRequest $request, Deliverable $deliverable): JsonResponse
     {
         try {

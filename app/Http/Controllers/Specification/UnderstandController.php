@@ -20,6 +20,7 @@ use PlainLedger\Core\Text\PlainSentence;
 /** How a typed value is understood, and what would follow from it, before it is kept. */
 final class UnderstandController
 {
+    /** @answers Understanding */
     public function __invoke(UnderstandRequest $request, Deliverable $deliverable): JsonResponse
     {
         $descriptor = $request->descriptor();

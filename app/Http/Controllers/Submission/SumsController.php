@@ -15,7 +15,11 @@ use PlainLedger\Core\Sealing\SealedFile;
 /** Sums of files that stay on the visitor's own disk: which are wanted, and what they are. */
 final class SumsController
 {
-    /** By which algorithms, and what was told before it broke off: path, size, time in seconds. */
+    /**
+     * By which algorithms, and what was told before it broke off: path, size, time in seconds.
+     *
+     * @answers array{algorithms: list<string>, known: list<array{string, int, int}>}
+     */
     public function show(Submission $submission): JsonResponse
     {
         abort_unless($submission->isUnderWay() && $submission->isOnOwnDisk(), 404);
