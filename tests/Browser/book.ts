@@ -146,13 +146,13 @@ export async function accessible(page: Page, where: string): Promise<void> {
         for (const name of ['paper', 'night']) {
             await paint(name);
             // colours that fade over are not read half way
-            await page.evaluate(() =>
-                Promise.all(
-                    document
-                        .getAnimations()
-                        .filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity)
-                        .map(({ finished }) => finished.catch(() => undefined)),
-                ),
+            await page.waitForFunction(() =>
+                document
+                    .getAnimations()
+                    .every(
+                        ({ playState, effect }) =>
+                            playState !== 'running' || effect?.getComputedTiming().iterations === Infinity,
+                    ),
             );
             found.push(...(await violations(page)).map((each) => `${where}, ${width} px, ${name}: ${each}`));
         }

@@ -116,3 +116,45 @@ test('times are those of the reader’s clock', async ({ browser }) => {
     expect(here).toBeGreaterThan(0);
     expect(await told('Asia/Kathmandu')).toBe(here + (5 * 60 + 45) * 60_000);
 });
+
+test('of a long board only what is in sight is drawn, on a desk and on a phone, and all of it is reached', async ({
+    page,
+}) => {
+    await signIn(page);
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Begin a production' }).click();
+    await page.getByLabel('Name').fill('Long Quay');
+    await page.getByLabel('Code').fill('LQ');
+    await page.getByLabel('Frame rate').fill('24');
+    await page.getByRole('button', { name: 'Begin it' }).click();
+    await expect(page.getByText('Nothing is owed here yet.')).toBeVisible();
+    const board = new URL(page.url()).pathname;
+    await place(page, 'From a list');
+    await page.getByLabel('text pasted in').check();
+    const codes = Array.from({ length: 150 }, (_, at) => `LQ_${String(at + 1).padStart(3, '0')}`);
+    await page.getByLabel('The list').fill(`shot,range\n${codes.map((code) => `${code},1-24`).join('\n')}`);
+    await page.getByRole('button', { name: /^Make 150/ }).click();
+    await expect(page.getByRole('status')).toContainText('150 deliverables made');
+    for (const width of [1280, 768, 390]) {
+        await page.setViewportSize({ width, height: 800 });
+        await page.goto(board);
+        const rows = page.getByRole('main').getByRole('checkbox', { name: /^Choose LQ_/ });
+        await expect(rows.first()).toBeVisible();
+        await expect(page.getByRole('checkbox', { name: 'Choose LQ_150' })).toHaveCount(0);
+        expect(await rows.count()).toBeLessThan(60);
+        // where it ends its last line stands, whatever scrolls
+        await expect(async () => {
+            await page.evaluate(() => {
+                window.scrollTo(0, document.documentElement.scrollHeight);
+                document.querySelector('main')?.closest('.scroll')?.scrollTo(0, 1_000_000);
+                document.querySelector('main .scroll')?.scrollTo(0, 1_000_000);
+            });
+            await expect(page.getByRole('checkbox', { name: 'Choose LQ_150' })).toBeInViewport({ timeout: 500 });
+        }).toPass();
+        await expect(page.getByRole('checkbox', { name: 'Choose LQ_001' })).toHaveCount(0);
+        expect(await page.evaluate(() => document.querySelectorAll('*').length)).toBeLessThan(3000);
+    }
+    // the screen becomes another while the page is open
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await expect(page.getByRole('checkbox', { name: /^Choose LQ_/ }).first()).toBeVisible();
+});

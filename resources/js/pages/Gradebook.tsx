@@ -77,7 +77,7 @@ export default function Gradebook(page: GradebookPage) {
                     <Table page={page} />
                 )}
                 {assignments.length > 0 && table.people.length > 0 && <GradebookFile page={page} />}
-                <p className="pt-6">
+                <p className="pt-6 print:hidden">
                     <a className="link" href={to('grades', { production: book.production.id })}>
                         <Trans>Results as CSV</Trans>
                     </a>

@@ -60,6 +60,7 @@ function useBookKeys(
     filter: RefObject<HTMLInputElement | null>,
     onHelp: () => void,
     onFind: () => void,
+    onLeave: () => void,
 ): void {
     const { lines } = useIndex(book?.production.id ?? null);
     const does: Record<string, (event: KeyboardEvent) => void> = {
@@ -74,7 +75,9 @@ function useBookKeys(
         p: () => goAlong(lines ?? [], deliverable, -1),
     };
     useKeys((event) => {
-        if (event.key === 'F6') {
+        if (event.key === 'Escape') {
+            onLeave();
+        } else if (event.key === 'F6') {
             event.preventDefault();
             goToRegion(event.shiftKey ? -1 : 1);
         } else if (isToFind(event)) {
@@ -110,6 +113,18 @@ function Told() {
             )}
             <Fault says={errors.refused} className="border-b border-rule px-6 py-1.5" />
         </>
+    );
+}
+
+/** On paper: where it stands. */
+function Address() {
+    const { url } = usePage();
+
+    return (
+        <p className="book-address mono hidden px-6 pt-4 text-[10px] text-faint">
+            {window.location.origin}
+            {url}
+        </p>
     );
 }
 
@@ -150,13 +165,11 @@ export function Book({
         filter,
         () => setShowKeys(true),
         () => setFinding(true),
+        () => setIndexOpen(false),
     );
 
     return (
-        <div
-            className={columns(book !== null, margin !== undefined)}
-            onKeyDown={(event) => event.key === 'Escape' && setIndexOpen(false)}
-        >
+        <div className={columns(book !== null, margin !== undefined)}>
             <Head title={title} />
             <RunningHead
                 book={book}
@@ -196,6 +209,7 @@ export function Book({
                     {margin}
                 </aside>
             )}
+            <Address />
             {finding && (
                 <FindAnything book={book} deliverable={deliverable?.id ?? null} onClose={() => setFinding(false)} />
             )}

@@ -25,7 +25,7 @@ export function EditableText({
             ref={button}
             type="button"
             className={classes(
-                'cursor-pointer underline decoration-rule decoration-dotted',
+                'editable cursor-pointer underline decoration-rule decoration-dotted',
                 'underline-offset-4 hover:decoration-link',
                 className,
             )}

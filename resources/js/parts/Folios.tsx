@@ -40,7 +40,7 @@ export function Folios({ deliverable, at }: { deliverable: DeliverableHead; at: 
                         .join(' · ')}
                 </span>
                 {decides && (
-                    <Link className="link text-[13px]" href={to('about', { deliverable: deliverable.id })}>
+                    <Link className="link text-[13px] print:hidden" href={to('about', { deliverable: deliverable.id })}>
                         <Trans>Change</Trans>
                     </Link>
                 )}

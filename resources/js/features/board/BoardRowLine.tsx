@@ -58,7 +58,10 @@ const CELLS: Record<Column, (row: BoardRow, given: Given, groups: string[]) => R
     balance: (row) => <td className="column text-[13px]">{row.all === 0 ? '' : `${row.good}/${row.all}`}</td>,
     due: (row, given) => (
         <td className="column text-[13px]" title={row.due?.at}>
-            <LineDue row={row} given={given} />
+            <span className="print:hidden">
+                <LineDue row={row} given={given} />
+            </span>
+            <span className="hidden print:inline">{row.due?.at}</span>
         </td>
     ),
     specification: (row, given) => (

@@ -92,7 +92,7 @@ export function BoardTools({
             />
             <span className="ml-auto flex flex-wrap items-center gap-3">
                 {children}
-                <Link className="link" href={to('movies', { production })}>
+                <Link className="link print:hidden" href={to('movies', { production })}>
                     <Trans>All movies</Trans>
                 </Link>
                 {stale > 0 && (

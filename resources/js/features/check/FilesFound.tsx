@@ -94,7 +94,7 @@ function SeenAsOne({ ledger, sequence }: { ledger: Ledger; sequence: Sequence })
     const { part, pass, present } = sequence;
 
     return part === null || present === '' || ledger.delivery?.origin === 'own' ? null : (
-        <p className="px-6 pb-1">
+        <p className="px-6 pb-1 print:hidden">
             <Link className="link" href={to('look', { check: ledger.id, part }, pass === null ? {} : { pass })}>
                 <Trans>See them: contact sheet, play, two beside each other</Trans>
             </Link>

@@ -238,19 +238,21 @@ function ThisCheck({ ledger }: { ledger: Ledger }) {
                             {isFull ? t`every byte was read` : t`head and tail of each file were read`}
                         </>
                     )}
-                    <br />
-                    Report:{' '}
                 </Trans>
-                {REPORTS.map(([format, name]) => (
-                    <a
-                        key={format}
-                        className="link mr-2"
-                        href={to('check.report', { check: ledger.id, format })}
-                        download
-                    >
-                        {name}
-                    </a>
-                ))}
+                <span className="print:hidden">
+                    <br />
+                    <Trans>Report:</Trans>{' '}
+                    {REPORTS.map(([format, name]) => (
+                        <a
+                            key={format}
+                            className="link mr-2"
+                            href={to('check.report', { check: ledger.id, format })}
+                            download
+                        >
+                            {name}
+                        </a>
+                    ))}
+                </span>
             </p>
         </section>
     );

@@ -138,7 +138,7 @@ export function Moves({ ledger }: { ledger: Ledger }) {
     }
 
     return (
-        <section className="mt-2">
+        <section className="mt-2 print:hidden">
             <h2 className="aside pb-1">
                 <Trans>Names and places</Trans>
             </h2>

@@ -105,7 +105,7 @@ export function GradebookFile({ page: { assignments, book } }: { page: Gradebook
     const columns = tried?.columns ?? null;
 
     return (
-        <section aria-labelledby="gradebook-file">
+        <section aria-labelledby="gradebook-file" className="print:hidden">
             <Heading className="pt-6">
                 <span id="gradebook-file">
                     <Trans>Into another system’s gradebook</Trans>

@@ -161,7 +161,7 @@ export function OwnMoves({
     };
 
     return (
-        <section className="mt-2" aria-label={t`Names and places on this machine`}>
+        <section className="mt-2 print:hidden" aria-label={t`Names and places on this machine`}>
             {look.state.kind !== 'idle' && (
                 <p role="status" className="note font-sans! text-[13px]!">
                     <Trans>Done. The folder is being looked at again.</Trans>

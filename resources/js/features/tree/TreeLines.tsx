@@ -38,7 +38,9 @@ export function TreeLines({ lines, totals }: { lines: TreeLine[]; totals: TreeTo
         <table className="mx-6 mt-3 w-[calc(100%-48px)]">
             <thead>
                 <tr className="border-b border-ink text-left text-[13px]">
-                    <th scope="col" className="font-normal" aria-label={t`verdict`} />
+                    <th scope="col" className="font-normal">
+                        <span className="sr-only">{t`verdict`}</span>
+                    </th>
                     <th scope="col" className="aside py-1 font-normal">
                         <Trans>deliverable</Trans>
                     </th>
