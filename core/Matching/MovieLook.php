@@ -22,7 +22,7 @@ use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
 
 /**
- * Looks at the pictures of movies whose codec is unpacked here: by themselves, where something asks what is in them,
+ * Looks at the pictures of movies whose codec is decoded here: by themselves, where something asks what is in them,
  * and beside the frames that they are made from. What is seen is kept with the movie's facts.
  */
 final readonly class MovieLook
@@ -66,7 +66,7 @@ final readonly class MovieLook
     /**
      * @param  PixelSampler|null  $sampler  null where nothing asks what is in pixels
      * @param  array<string, SeenPictures>  $seen  by part: pictures that somebody's browser showed of a movie, for
-     *   those that are not unpacked here
+     *   those that are not decoded here
      * @return Delivery the same, with what was seen
      */
     public static function at(

@@ -22,7 +22,7 @@ use PlainLedger\Core\Specification\Part;
 use PlainLedger\Core\Specification\Specification;
 
 /**
- * Looks at the pictures of movies beside the frames they are made from, where both can be unpacked here: all of them
+ * Looks at the pictures of movies beside the frames they are made from, where both can be decoded here: all of them
  * where that is soon done, else some, the first and the last among them.
  */
 final readonly class SourceLook
@@ -51,7 +51,7 @@ final readonly class SourceLook
     /**
      * What a movie shows of its frames.
      *
-     * @param  MediaFacts  $facts  of the movie, whole, whose pictures can be unpacked here
+     * @param  MediaFacts  $facts  of the movie, whole, whose pictures can be decoded here
      */
     public function shown(PassMatch $movie, PassMatch $frames, MediaFacts $facts): SourceShown
     {

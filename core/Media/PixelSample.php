@@ -17,7 +17,7 @@ final readonly class PixelSample
 
     /**
      * @param  string  $print  sixteen bytes that two pictures share where all their pixels are the same
-     * @param  Brightness|null  $brightness  null where they are packed in a way that is not unpacked here
+     * @param  Brightness|null  $brightness  null where they are packed in a way that is not decoded here
      * @param  bool|null  $seenThrough  whether any pixel is not opaque; null where the picture has no alpha
      * @param  string  $sample  the bytes of a small picture of it; empty where none was taken
      * @param  array{int, int, int, int}|null  $outline  left, top, width and height of what is within a surround of one

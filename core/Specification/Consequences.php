@@ -21,7 +21,7 @@ use PlainLedger\Core\Media\Channels;
 final readonly class Consequences
 {
     /** How the line is called that tells what a picture takes before it is compressed. */
-    public const UNPACKED = 'one frame, unpacked';
+    public const UNCOMPRESSED = 'one frame, uncompressed';
 
     /**
      * @param  list<array{label: string, value: string}>  $lines
@@ -143,7 +143,7 @@ final readonly class Consequences
     ): array {
         $cap = $part->find(RequirementId::FORMAT_FILE_SIZE)->value->max ?? null;
         $length = PartLength::leastSeconds($specification, $part);
-        $lines = $size === null ? [] : self::unpacked($part, $size, $expected);
+        $lines = $size === null ? [] : self::uncompressed($part, $size, $expected);
         if ($cap === null || $length === null || ! $part->delivers->isMovie()) {
             return $lines;
         }
@@ -154,7 +154,7 @@ final readonly class Consequences
     }
 
     /** @return list<array{label: string, value: string}> */
-    private static function unpacked(Part $part, Resolution $size, ?FrameRange $expected): array
+    private static function uncompressed(Part $part, Resolution $size, ?FrameRange $expected): array
     {
         $bits = $part->single(RequirementId::FORMAT_BIT_DEPTH);
         $channels = $part->single(RequirementId::FORMAT_CHANNELS);
@@ -163,14 +163,14 @@ final readonly class Consequences
         }
         // bits a picture, rounded up to whole bytes
         $bytes = intdiv($size->pixels() * (int) $bits * count(Channels::parse($channels)) + 7, 8);
-        $one = self::line(self::UNPACKED, (string) ByteSize::of($bytes));
+        $one = self::line(self::UNCOMPRESSED, (string) ByteSize::of($bytes));
         if ($expected === null) {
             return [$one];
         }
         $passes = max(1, count($part->passes()));
         $all = ByteSize::of($bytes * count($expected) * $passes).($passes > 1 ? " in {$passes} passes" : '');
 
-        return [$one, self::line('all frames, unpacked', $all)];
+        return [$one, self::line('all frames, uncompressed', $all)];
     }
 
     /** @return list<array{label: string, value: string}> */

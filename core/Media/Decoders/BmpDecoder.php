@@ -54,7 +54,7 @@ final readonly class BmpDecoder implements Decoder
             );
         }
         if (! $header->isRuns() || $header->runBits() > 8) {
-            throw PixelsRefused::because('what is packed by '.$header->compression().' in it is not unpacked here');
+            throw PixelsRefused::because('what is packed by '.$header->compression().' in it is not decoded here');
         }
         $packed = $source->read($header->pixelPlace(), min($source->size(), 64 << 20));
 

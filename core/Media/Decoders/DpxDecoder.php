@@ -72,12 +72,12 @@ final readonly class DpxDecoder implements Decoder
         $channels = implode(',', $element->channels());
         $why = match (true) {
             $header->elements() > 1 => 'its channels stand in several elements',
-            $element->isPacked => 'what is packed by run lengths in it is not unpacked here',
+            $element->isPacked => 'what is packed by run lengths in it is not decoded here',
             $element->isDifferences() => 'it keeps luminance and differences of colour',
             ! isset(self::COLOURS[$channels]) => 'its channels are '.$channels,
-            $element->bits === 10 && $channels !== 'R,G,B' => '10 bits of '.$channels.' are not unpacked here',
+            $element->bits === 10 && $channels !== 'R,G,B' => '10 bits of '.$channels.' are not decoded here',
             in_array($element->bits, [10, 12], true) && $element->packing === DpxElement::PACKED => 'samples packed'
-                .' without a gap are not unpacked here',
+                .' without a gap are not decoded here',
             ! in_array($element->bits, [8, 10, 12, 16], true) => "it has {$element->bits} bits a channel",
             default => null,
         };

@@ -100,7 +100,7 @@ final class ExrDecoder implements Decoder
             [$width, $height] = [number_format($part->data->width()), number_format($part->data->height())];
             $channels = count($part->channels->types);
             $size = (string) ByteSize::of($all);
-            throw FileTooLarge::of("{$width} × {$height} pixels in {$channels} channels, {$size} unpacked");
+            throw FileTooLarge::of("{$width} × {$height} pixels in {$channels} channels, {$size} uncompressed");
         }
     }
 
@@ -109,7 +109,7 @@ final class ExrDecoder implements Decoder
         $why = match (true) {
             $part->storage->deep => 'it is deep',
             ! ExrUnpacker::unpacks($part->storage->compression) => "what is packed by {$part->storage->name()}"
-                .' is not unpacked here',
+                .' is not decoded here',
             ! $part->channels->allSampled => 'its channels are not all of one size',
             $part->channels->holdWholeNumbers() => 'it holds whole numbers',
             default => null,

@@ -14,7 +14,7 @@ final readonly class PictureDecoder implements Decoder
 {
     private const PREMULTIPLIED = 'premultiplied';
 
-    /** What is unpacked here, by kind. */
+    /** What is decoded here, by kind. */
     private const PACKINGS = [
         'png' => ['deflate'], 'jpeg' => ['jpeg'], 'exr' => ['none', 'rle', 'zips', 'zip', 'piz', 'pxr24'],
         'tiff' => ['none', 'lzw', 'deflate', 'packbits', 'jpeg'], 'tga' => ['none', 'rle'], 'dpx' => ['none'],

@@ -7,7 +7,7 @@ namespace PlainLedger\Core\Media\Decoders;
 use PlainLedger\Core\Measure\ByteSize;
 use PlainLedger\Core\Media\FileTooLarge;
 
-/** What a picture that is unpacked here may come to. */
+/** What a picture that is decoded here may come to. */
 final readonly class RasterLimits
 {
     /** Some five seconds of work where pixels are taken one by one. */
@@ -26,7 +26,7 @@ final readonly class RasterLimits
             throw FileTooLarge::pixels($width, $height);
         }
         if ($bytes > self::MOST_BYTES) {
-            throw FileTooLarge::of((string) ByteSize::of($bytes).' unpacked');
+            throw FileTooLarge::of((string) ByteSize::of($bytes).' uncompressed');
         }
     }
 }

@@ -81,7 +81,7 @@ final readonly class TiffDecoder implements Decoder
         $isKnown = in_array($picture->compression, self::PACKINGS, true)
             || in_array($picture->compression, TiffPicture::DEFLATE, true);
         $why = match (true) {
-            ! $isKnown => "what is packed by {$picture->compressionName()} is not unpacked here",
+            ! $isKnown => "what is packed by {$picture->compressionName()} is not decoded here",
             $picture->compression === TiffPicture::JPEG => null,
             $picture->isDifferences() => 'it keeps luminance and differences of colour',
             ! in_array($picture->channels(), self::CHANNELS, true) => 'its channels are '

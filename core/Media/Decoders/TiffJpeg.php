@@ -27,7 +27,7 @@ final readonly class TiffJpeg
         TiffSegments $segments,
     ): GdPixels {
         if ($picture->isPlanar || $picture->samples === 4 || $segments->count() > self::MOST_SEGMENTS) {
-            throw PixelsRefused::because('its strips or tiles are JPEGs of a kind that is not unpacked here');
+            throw PixelsRefused::because('its strips or tiles are JPEGs of a kind that is not decoded here');
         }
         $image = imagecreatetruecolor(max(1, $picture->width), max(1, $picture->height));
         if ($image === false) {

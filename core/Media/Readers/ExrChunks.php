@@ -112,7 +112,7 @@ final readonly class ExrChunks
             $bytes += $part->storage->isDeflated() ? $part->unpacked() : 0;
         }
         if ($bytes > self::MOST_UNPACKED) {
-            throw FileTooLarge::of((string) ByteSize::of($bytes).' unpacked');
+            throw FileTooLarge::of((string) ByteSize::of($bytes).' uncompressed');
         }
     }
 

@@ -31,7 +31,7 @@ final readonly class TiffBody
     {
         $all = $this->segments->lineBytes() * $this->picture->height;
         if ($depth === ScanDepth::Full && $all > self::MOST_UNPACKED) {
-            throw FileTooLarge::of((string) ByteSize::of($all).' unpacked');
+            throw FileTooLarge::of((string) ByteSize::of($all).' uncompressed');
         }
         $size = $this->source->size();
         foreach ($this->segments->places() as $number => [$place, $length]) {

@@ -997,7 +997,7 @@ export interface MoviePage {
     recipes: ShownRecipe[];
     /** those of which a copy with other tags can be had, which is all or part of the work */
     taggable: string[];
-    /** those whose pictures are unpacked here, and can be drawn one by one */
+    /** those whose pictures are decoded here, and can be drawn one by one */
     drawn: string[];
     /** Whether the reader may have its pictures held against the frames. */
     mayCheck: boolean;

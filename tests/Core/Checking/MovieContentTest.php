@@ -12,7 +12,7 @@ use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 
-/** What is in the pictures of a movie, in every codec that is unpacked here; the movies come from an encoder. */
+/** What is in the pictures of a movie, in every codec that is decoded here; the movies come from an encoder. */
 final class MovieContentTest extends TestCase
 {
     private const COUNT = 12;

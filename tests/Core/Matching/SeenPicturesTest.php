@@ -16,7 +16,7 @@ use PlainLedger\Core\Report\CheckReport;
 use PlainLedger\Core\Specification\Specification;
 use Tests\Core\Support\Workbench;
 
-/** A movie whose codec is not unpacked here, by the pictures that somebody's browser showed of it. */
+/** A movie whose codec is not decoded here, by the pictures that somebody's browser showed of it. */
 final class SeenPicturesTest extends TestCase
 {
     private const MOVIE = __DIR__.'/../../fixtures/movies/vp9.webm';

@@ -46,7 +46,7 @@ final class BudgetsTest extends TestCase
         yield 'pixels of OpenEXR' => [self::exr(20_000, 20_000, ['B', 'G', 'R'], 'x'), '20,000 × 20,000 pixels'];
         yield 'channels of OpenEXR' => [
             self::exr(4_000, 2_000, array_map(static fn (int $n): string => "n{$n}", range(1, 400)), 'x'),
-            '4,000 × 2,000 pixels in 403 channels, 6.45 GB unpacked',
+            '4,000 × 2,000 pixels in 403 channels, 6.45 GB uncompressed',
         ];
         yield 'scans of JPEG' => [self::jpeg(60_000), '60,000 scans of 64 × 64 pixels'];
     }

@@ -96,7 +96,7 @@ final class ExrDecoderTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function others(): iterable
     {
-        yield 'dwaa' => ['encoders/tiled-dwaa.exr', 'dwaa is not unpacked'];
+        yield 'dwaa' => ['encoders/tiled-dwaa.exr', 'dwaa is not decoded'];
         yield 'deep' => ['exr/deep.exr', 'deep'];
         yield 'whole numbers' => ['exr/id.exr', 'whole numbers'];
         yield 'chroma of another size' => ['exr/yc.exr', 'not all of one size'];

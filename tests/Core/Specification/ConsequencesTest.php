@@ -113,7 +113,7 @@ final class ConsequencesTest extends TestCase
                 'format.bit_depth' => 16,
                 'time.range' => '1001-1096',
             ],
-            ['one frame, unpacked' => '14.1 MB', 'all frames, unpacked' => '1.35 GB'],
+            ['one frame, uncompressed' => '14.1 MB', 'all frames, uncompressed' => '1.35 GB'],
         ];
         yield 'bytes of passes' => [
             [
@@ -123,11 +123,11 @@ final class ConsequencesTest extends TestCase
                 'time.range' => '1-100',
                 'passes' => ['beauty', 'mist', 'shadow'],
             ],
-            ['one frame, unpacked' => '6.22 MB', 'all frames, unpacked' => '1.87 GB in 3 passes'],
+            ['one frame, uncompressed' => '6.22 MB', 'all frames, uncompressed' => '1.87 GB in 3 passes'],
         ];
         yield 'bytes without a depth' => [
             ['picture.resolution' => '1920x1080', 'format.channels' => 'RGB'],
-            ['one frame, unpacked' => null],
+            ['one frame, uncompressed' => null],
         ];
         yield 'digits' => [
             ['time.range' => '1001-1096', 'naming.pattern' => 'a.{frame:4}.{ext}'],
@@ -165,7 +165,7 @@ final class ConsequencesTest extends TestCase
                 'format.channels' => 'RGBA',
                 'format.bit_depth' => 32,
             ],
-            ['frames' => '100000000', 'one frame, unpacked' => '16 MB', 'all frames, unpacked' => '1600 TB'],
+            ['frames' => '100000000', 'one frame, uncompressed' => '16 MB', 'all frames, uncompressed' => '1600 TB'],
         ];
     }
 

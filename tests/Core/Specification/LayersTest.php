@@ -233,8 +233,8 @@ final class LayersTest extends TestCase
             'running time' => '8 s 10 f, 8.342 s by the clock',
             'timecode' => '01:00:00;00 – 01:00:08;09',
             'shape on screen' => '1.778 to 1, 16:9, high definition',
-            'one frame, unpacked' => '2.76 MB',
-            'all frames, unpacked' => '691 MB', 'digits needed' => '3 of 2',
+            'one frame, uncompressed' => '2.76 MB',
+            'all frames, uncompressed' => '691 MB', 'digits needed' => '3 of 2',
         ], $lines);
         self::assertSame(
             ['TC_010_01.png', 'TC_010_125.png', 'TC_010_250.png'],

@@ -12,7 +12,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 
-/** Small pictures out of a movie whose codec is unpacked here. */
+/** Small pictures out of a movie whose codec is decoded here. */
 final class MoviePictureController
 {
     private const LONGEST = 320;

@@ -39,7 +39,7 @@ final readonly class MoviePage
     /** @var list<string> those of which a copy with other tags can be had, which is all or part of the work */
     public array $taggable;
 
-    /** @var list<string> those whose pictures are unpacked here, and can be drawn one by one */
+    /** @var list<string> those whose pictures are decoded here, and can be drawn one by one */
     public array $drawn;
 
     /** Whether the reader may have its pictures held against the frames. */

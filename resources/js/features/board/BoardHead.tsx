@@ -69,8 +69,8 @@ export function BoardHead({
                 {columns.map((column) =>
                     column === 'marks' ? (
                         groups.map((group) => (
-                            <th key={group} scope="col" className="upright column px-0! text-center! text-[11px]!">
-                                {group}
+                            <th key={group} scope="col" className="column px-0! text-center! text-[11px]!">
+                                <span className="upright">{group}</span>
                             </th>
                         ))
                     ) : (

@@ -32,7 +32,7 @@ function Layers({ layers, layer, onChoose }: { layers: string[]; layer: string; 
     const id = useId();
 
     return (
-        <p className="flex items-center gap-2 px-6 pb-2 text-[13px]">
+        <p className="flex items-center gap-2 px-6 pb-2 text-[13px] print:hidden">
             <label htmlFor={id} className="text-faint">
                 <Trans>Shown of them</Trans>
             </label>

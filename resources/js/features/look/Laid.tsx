@@ -175,7 +175,7 @@ export function Laid({ way, one, other, says }: { way: Way; one: string; other: 
             <p className="pt-4 text-faint">
                 <Trans>
                     One of them cannot be shown: its file is gone or was changed since, or is of a kind that is not
-                    unpacked here.
+                    decoded here.
                 </Trans>
             </p>
         );

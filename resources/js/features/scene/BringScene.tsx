@@ -48,7 +48,7 @@ export function BringScene({ deliverable, first }: { deliverable: number; first:
     const [pasting, setPasting] = useState(false);
 
     return (
-        <div className="px-6 pt-3">
+        <div className="px-6 pt-3 print:hidden">
             <DropPlace
                 id="settings"
                 label={t`Settings file`}

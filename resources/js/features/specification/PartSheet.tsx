@@ -104,7 +104,7 @@ export function PartSheet({
                 <Breaking text={prose} />
             </p>
             {editable && (
-                <div className="pb-3">
+                <div className="pb-3 print:hidden">
                     <AskMore
                         label={several ? t`Ask more of ${part.name}` : t`Ask for more`}
                         offered={offered}

@@ -71,7 +71,7 @@ export function SpecificationHead({
                 {editable && <SavedBar changes={changes} />}
             </p>
             {editable ? (
-                <fieldset className="mt-1 flex flex-wrap items-baseline gap-x-4 text-[13px]">
+                <fieldset className="mt-1 flex print:hidden flex-wrap items-baseline gap-x-4 text-[13px]">
                     <legend className="float-left mr-3">
                         <Trans>A change holds for</Trans>
                     </legend>

@@ -18,7 +18,7 @@ export function RecordLinks({ submission, links }: { submission: number; links: 
     };
 
     return (
-        <section className="mb-5">
+        <section className="mb-5 print:hidden">
             <h2 className="aside pb-1">
                 <Trans>The record by a link</Trans>
             </h2>
