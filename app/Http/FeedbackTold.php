@@ -34,7 +34,7 @@ final readonly class FeedbackTold
         $assignment = Assignment::of($deliverable->specification);
         $standing = Standing::of($deliverable, $assignment);
         $attempt = $standing->attemptOf($handIn)
-            ?? throw CourseWorkRefused::because(Phrase::of('This attempt is not there any more.'));
+            ?? throw CourseWorkRefused::because(Phrase::of('This attempt is no longer there.'));
         $named = Named::within($assignment);
         $this->decides = $reader?->can('specify', $deliverable) ?? false;
         $this->hidesNames = $this->decides && $named->isHidden();

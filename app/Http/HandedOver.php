@@ -20,7 +20,7 @@ final readonly class HandedOver
     public static function of(Submission $submission): Package
     {
         $delivery = $submission->delivery
-            ?? throw SubmissionRefused::because(Phrase::of('Where its files lie is not kept any more.'));
+            ?? throw SubmissionRefused::because(Phrase::of('Where its files lie is no longer known.'));
         if ($submission->isOnOwnDisk()) {
             throw SubmissionRefused::because(Phrase::of(
                 'Its files stay on the machine on which they were signed, and cannot be packed from here.',

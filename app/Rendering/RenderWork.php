@@ -151,12 +151,12 @@ final readonly class RenderWork
     }
 
     /** What one picture takes before it is compressed, as far as what is asked tells it. */
-    public static function unpackedFrame(Deliverable $deliverable): ?string
+    public static function uncompressedFrame(Deliverable $deliverable): ?string
     {
         $asked = $deliverable->draft()->specification;
         foreach ($asked->parts as $part) {
             foreach (Consequences::of($asked, $part)->lines as $line) {
-                if ($line['label'] === Consequences::UNPACKED) {
+                if ($line['label'] === Consequences::UNCOMPRESSED) {
                     return $line['value'];
                 }
             }

@@ -90,8 +90,8 @@ test('one-time codes are begun, asked for, and ended', async ({ page, context })
     await page.waitForURL(/productions/);
     await page.goto('/tokens');
     await page.getByLabel('Your password', { exact: true }).last().fill('tide-clock');
-    await page.getByRole('button', { name: 'Ask for no code any more' }).click();
-    await expect(page.getByRole('status')).toHaveText('No code is asked for any more.');
+    await page.getByRole('button', { name: 'Stop asking for a code' }).click();
+    await expect(page.getByRole('status')).toHaveText('You are no longer asked for a code.');
 });
 
 test('programs elsewhere are told by an address that is refused where it leads inside', async ({ page }) => {

@@ -87,7 +87,7 @@ final class CoursesTest extends CourseTestCase
         self::assertStringContainsString('2nd day', $this->learnersPage()['late']);
         Carbon::setTestNow('2026-11-22 22:59:01');
         self::assertNull($this->handIn($this->deliverable, $this->artist));
-        self::assertSame('It is closed: nothing is taken any more.', $this->learnersPage()['obstacle']);
+        self::assertSame('It is closed: nothing more is accepted.', $this->learnersPage()['obstacle']);
         // the last counts: two days late
         self::assertSame('80', $this->row('TC_010')['counting']['points']);
         // and by other rules the best

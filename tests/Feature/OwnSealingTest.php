@@ -191,7 +191,7 @@ final class OwnSealingTest extends LedgerTestCase
         self::assertSame(SubmissionState::Failed, $submission->refresh()->state);
         $this->tell($submission, [])->assertStatus(422)->assertJsonPath(
             'message',
-            'Nobody waits for these sums any more: it was stopped, or the page was silent for too long. '
+            'Nobody waits for these sums now: it was stopped, or the page was silent for too long. '
                 .'Begin it again.',
         );
         $again = $this->sign();

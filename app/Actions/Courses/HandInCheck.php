@@ -87,8 +87,8 @@ final readonly class HandInCheck
     public static function obstacle(Standing $standing, ?Check $check, Carbon $now): ?string
     {
         return match (true) {
-            $standing->left() === 0 => Phrase::of('All attempts that there are were used.'),
-            self::isClosed($standing, $now) => Phrase::of('It is closed: nothing is taken any more.'),
+            $standing->left() === 0 => Phrase::of('All attempts are used.'),
+            self::isClosed($standing, $now) => Phrase::of('It is closed: nothing more is accepted.'),
             $standing->deliverable->checks()->underWay()->exists() => Phrase::of(
                 'A check is under way. Hand in when it has ended.',
             ),

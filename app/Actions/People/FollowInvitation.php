@@ -57,7 +57,7 @@ final readonly class FollowInvitation
     public function withPassword(Invitation $invitation, string $password, string $session): User
     {
         return $this->once($invitation, function (Invitation $open) use ($password, $session): User {
-            $user = $open->user ?? throw PeopleRefused::because(Phrase::of('This link is for nobody any more.'));
+            $user = $open->user ?? throw PeopleRefused::because(Phrase::of('This link no longer holds.'));
             $this->changePassword->run($user, $password, $session);
 
             return $user;

@@ -34,7 +34,7 @@ final readonly class ForgetLearner
     {
         $user = $membership->user;
         if ($membership->role->decides()) {
-            throw PeopleRefused::because(Phrase::of('Only what learners and artists have here is deleted so.'));
+            throw PeopleRefused::because(Phrase::of('Only what learners and artists have here can be deleted.'));
         }
         $owed = (new LearnerData($membership))->owed()->load('team');
         $alone = $owed->filter(static fn (Deliverable $d): bool => $d->owner_id === $user->id && $d->team->isEmpty());

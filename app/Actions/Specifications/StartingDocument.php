@@ -145,7 +145,7 @@ final readonly class StartingDocument
 
         return $proposal->document
             ?? throw ValidationException::withMessages(
-                ['begin' => Phrase::of('In that folder is no picture and no movie to begin from.')],
+                ['begin' => Phrase::of('There is no picture and no movie in that folder to begin from.')],
             );
     }
 }

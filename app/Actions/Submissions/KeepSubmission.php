@@ -29,7 +29,7 @@ final readonly class KeepSubmission
     /** @throws SubmissionRefused */
     public function run(Submission $submission, Seal $seal): void
     {
-        $check = $submission->check ?? throw SubmissionRefused::because(Phrase::of('The check is not kept any more.'));
+        $check = $submission->check ?? throw SubmissionRefused::because(Phrase::of('The check is no longer kept.'));
         self::expectSame($check, $seal);
         // nothing else waits while these are made
         $pictures = RecordPictures::of($submission, $check);
@@ -106,7 +106,7 @@ final readonly class KeepSubmission
             ));
         }
         $delivery = $check->delivery ?? throw SubmissionRefused::because(Phrase::of(
-            'What was checked is not kept any more.',
+            'What was checked is no longer kept.',
         ));
         $since = FilesSince::of($delivery->scanned(), $seal);
         if (! $since->areTheSame()) {

@@ -60,7 +60,7 @@ final class SealSlice implements ShouldQueue
     {
         $delivery = $submission->delivery
             ?? throw SubmissionRefused::because(Phrase::of(
-                'What was checked is not kept any more. Check the files again.',
+                'What was checked is no longer kept. Check the files again.',
             ));
         $listing = CheckedPlace::of($delivery, $submission->deliverable, true)->listing();
         $spool = SealSpool::of($submission);

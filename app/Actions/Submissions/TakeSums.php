@@ -74,7 +74,7 @@ final readonly class TakeSums
         $submission->refresh();
         if (! $submission->isUnderWay() || ! $submission->isOnOwnDisk()) {
             throw SubmissionRefused::because(Phrase::of(
-                'Nobody waits for these sums any more: it was stopped, or the page was silent for too long. '
+                'Nobody waits for these sums now: it was stopped, or the page was silent for too long. '
                     .'Begin it again.',
             ));
         }

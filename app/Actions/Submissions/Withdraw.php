@@ -25,7 +25,7 @@ final readonly class Withdraw
             ]);
             if ($done !== 1) {
                 throw SubmissionRefused::because(Phrase::of(
-                    'This is not signed any more: it was withdrawn or replaced.',
+                    'This is no longer signed: it was withdrawn or replaced.',
                 ));
             }
             Chain::add(

@@ -79,7 +79,7 @@ final readonly class AlphaSupport implements ConflictRule
         }
 
         return $part->find(RequirementId::FORMAT_ALPHA) === null
-            ? ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.')
+            ? ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Remove “alpha is in use”.')
             : ConflictResolution::set(RequirementId::FORMAT_ALPHA, 'none', 'Ask for no alpha.');
     }
 
@@ -102,7 +102,7 @@ final readonly class AlphaSupport implements ConflictRule
                 [RequirementId::CONTENT_ALPHA_USED, $other],
                 $part->name,
                 'Alpha must be in use, and there is none to be used.',
-                ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Ask no more that alpha is in use.'),
+                ConflictResolution::drop(RequirementId::CONTENT_ALPHA_USED, 'Remove “alpha is in use”.'),
             );
         }
     }

@@ -39,7 +39,7 @@ final readonly class SoundPresence implements ConflictRule
                 ...array_map(
                     static fn (string $id): ConflictResolution => ConflictResolution::drop(
                         $id,
-                        "Ask no more for {$id}.",
+                        "Remove the requirement {$id}.",
                     ),
                     $asked,
                 ),

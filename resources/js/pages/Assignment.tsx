@@ -64,7 +64,7 @@ function Telling({ page: { id, released, rows, book } }: { page: AssignmentPage 
                             className="link"
                             onClick={() => action.send('delete', to('assignment.hide', { specification }))}
                         >
-                            <Trans>Show them no points any more</Trans>
+                            <Trans>Hide the points again</Trans>
                         </button>
                     </>
                 )}

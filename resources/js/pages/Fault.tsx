@@ -12,7 +12,7 @@ const SAYS: Record<number, [string, string]> = {
     429: [t`That was too often in a short time.`, t`Wait a minute, then try again.`],
     500: [
         t`Something in the program went wrong.`,
-        t`Nothing was changed. Try again; if it stays so, tell whoever runs this ledger.`,
+        t`Nothing was changed. Try again; if it happens again, tell whoever runs this ledger.`,
     ],
     503: [t`The ledger is closed for a moment.`, t`Try again in a minute.`],
 };

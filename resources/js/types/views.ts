@@ -1356,7 +1356,7 @@ export interface RenderPage {
     /** What the times of frames were taken from. */
     from: string | null;
     /** What one picture takes before it is compressed, as far as what is asked tells it. */
-    unpacked: string | null;
+    uncompressed: string | null;
     pool: Pool;
     plan: Plan | null;
     log: LogShown | null;

@@ -58,6 +58,6 @@ final class OneTimeCodeController
         }
         $codes->end($by);
 
-        return redirect()->route('tokens')->with('told', Phrase::of('No code is asked for any more.'));
+        return redirect()->route('tokens')->with('told', Phrase::of('You are no longer asked for a code.'));
     }
 }

@@ -59,7 +59,7 @@ final class SignInCodeController
         if (! is_string($typed) || ! $codes->use($user, mb_substr($typed, 0, 40))) {
             SecurityLog::note('one-time code refused', ['account' => $user->id]);
 
-            return back()->withErrors(['code' => Phrase::of('That is no code that holds now. Each is used once.')]);
+            return back()->withErrors(['code' => Phrase::of('That code does not hold now. Each is used once.')]);
         }
         RateLimiter::clear($key);
         $request->session()->forget(self::HALF);

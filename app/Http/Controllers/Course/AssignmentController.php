@@ -51,7 +51,9 @@ final class AssignmentController
             $request->boolean('anonymous'),
         );
 
-        return back()->with('told', Phrase::of('Everybody is judged so from now on, also what was handed in before.'));
+        return back()->with('told', Phrase::of(
+            'Everybody is judged this way from now on, also for what was handed in before.',
+        ));
     }
 
     public function everybody(
@@ -76,7 +78,7 @@ final class AssignmentController
     {
         $release->takeBack($specification);
 
-        return back()->with('told', Phrase::of('Points are not shown to learners any more.'));
+        return back()->with('told', Phrase::of('Points are no longer shown to learners.'));
     }
 
     public function extend(

@@ -35,7 +35,7 @@ final class AccountController
     {
         $codes->end($user);
 
-        return back()->with('told', Phrase::of(':name is asked for no code any more.', ['name' => $user->name]));
+        return back()->with('told', Phrase::of(':name is no longer asked for a code.', ['name' => $user->name]));
     }
 
     public function password(User $user, #[CurrentUser] User $by, Invite $invite): RedirectResponse

@@ -85,7 +85,7 @@ final class PeopleController
         $giveRole->takeOff($production, $membership->user);
 
         return back()->with('told', Phrase::of(
-            ':name is not in this production any more.',
+            ':name is no longer in this production.',
             ['name' => $membership->user->name],
         ));
     }

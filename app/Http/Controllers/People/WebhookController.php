@@ -48,6 +48,6 @@ final class WebhookController
     {
         $webhook->delete();
 
-        return back()->with('told', Phrase::of(':url is called no more.', ['url' => $webhook->url]));
+        return back()->with('told', Phrase::of(':url is no longer called.', ['url' => $webhook->url]));
     }
 }

@@ -121,7 +121,7 @@ final readonly class BoardRow
         if ($then->verdict !== $now->verdict) {
             return match ($now->verdict) {
                 Verdict::Balanced => 'balances now',
-                Verdict::Unbalanced => 'balances no more',
+                Verdict::Unbalanced => 'no longer balances',
                 default => 'is open now',
             };
         }

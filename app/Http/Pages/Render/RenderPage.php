@@ -37,7 +37,7 @@ final readonly class RenderPage
     public ?string $from;
 
     /** What one picture takes before it is compressed, as far as what is asked tells it. */
-    public ?string $unpacked;
+    public ?string $uncompressed;
 
     public Pool $pool;
 
@@ -66,7 +66,7 @@ final readonly class RenderPage
         $this->count = $frames === null ? 0 : count($frames);
         $this->typed = ['times' => $deliverable->frame_times ?? '', 'size' => $deliverable->frame_size ?? ''];
         $this->from = RenderWork::times($deliverable)[1] ?? null;
-        $this->unpacked = RenderWork::unpackedFrame($deliverable);
+        $this->uncompressed = RenderWork::uncompressedFrame($deliverable);
         $this->pool = new Pool($production);
         $this->plan = $plan === null ? null : new Plan($plan);
         $this->log = $log === null ? null : new LogShown($log);

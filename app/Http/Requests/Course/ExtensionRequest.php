@@ -32,7 +32,7 @@ final class ExtensionRequest extends FormRequest
     {
         return [
             'due.*' => Phrase::of('That is no time.'),
-            'attempts.*' => Phrase::of('So many more attempts there cannot be.'),
+            'attempts.*' => Phrase::of('There cannot be that many more attempts.'),
             'why.*' => Phrase::of('That is too long.'),
             'ids.*' => Phrase::of('Choose whom it is for.'),
         ];

@@ -32,7 +32,7 @@ final class ReturnRequest extends FormRequest
         return [
             'why.required' => Phrase::of('Say why: the learner reads it.'),
             'why.*' => Phrase::of('That is too long.'),
-            'due.*' => Phrase::of('That is no time to come.'),
+            'due.*' => Phrase::of('That time is over already.'),
             'ids.*' => Phrase::of('Choose whom it is for.'),
         ];
     }

@@ -48,7 +48,7 @@ final class ProductionRequest extends FormRequest
         $there = is_string($code) ? Production::byCode($code) : null;
         if ($there !== null && ! ($own instanceof Production && $own->is($there))) {
             $fail($there->trashed() ? Phrase::of(
-                'A production that was deleted has that code still. An administrator can bring it back, or '
+                'A production that was deleted still has that code. An administrator can bring it back, or '
                     .'choose another code.',
             ) : Phrase::of('Another production has that code; small and large letters make no difference.'));
         }

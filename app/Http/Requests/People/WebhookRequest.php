@@ -29,7 +29,7 @@ final class WebhookRequest extends FormRequest
     {
         return [
             'url.required' => Phrase::of('An address like https://tools.house.example/ledger is needed.'),
-            'events.*' => Phrase::of('Of what is it to be told?'),
+            'events.*' => Phrase::of('What is it to be told of?'),
         ];
     }
 

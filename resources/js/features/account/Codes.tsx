@@ -81,7 +81,7 @@ function End({ codes }: { codes: Own }) {
                 />
             </label>
             <button className="btn" disabled={form.processing || form.data.password === ''}>
-                <Trans>Ask for no code any more</Trans>
+                <Trans>Stop asking for a code</Trans>
             </button>
             <Fault says={form.errors.ends} className="w-full text-[13px]" />
         </form>

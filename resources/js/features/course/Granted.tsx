@@ -27,7 +27,7 @@ export function Rules({ page: { rules, extension } }: { page: HandInPage }) {
             )}
             {rules.closes !== null && (
                 <p>
-                    <Trans>After {rules.closes} days nothing is taken any more.</Trans>
+                    <Trans>After {rules.closes} days nothing more is accepted.</Trans>
                 </p>
             )}
             {rules.due !== null && (

@@ -135,7 +135,7 @@ export function Judging({ page: { id, form: kept, rows } }: { page: AssignmentPa
                         <Trans>Save</Trans>
                     </button>
                     <span className="text-[13px] text-faint">
-                        <Trans>What was handed in before is judged so too.</Trans>
+                        <Trans>What was handed in before is judged the same way.</Trans>
                     </span>
                 </p>
                 <Fault says={action.fault} />

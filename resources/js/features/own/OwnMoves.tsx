@@ -40,7 +40,7 @@ async function writable(check: number): Promise<FileSystemDirectoryHandle | null
 /** What was done in a folder before. */
 function before(journal: Journal | null, moves: Planned[]): string {
     if (journal === null) {
-        return moves.length > 0 ? '' : t`In this folder nothing is left to rename or to undo.`;
+        return moves.length > 0 ? '' : t`Nothing is left to rename or to undo in this folder.`;
     }
     const files = counted(journal.steps.length, t`file`, t`files`);
 

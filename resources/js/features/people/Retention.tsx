@@ -17,7 +17,7 @@ export function Retention({ production, retention }: { production: number; reten
     return (
         <form onSubmit={submit} className="py-2" noValidate>
             <p className="flex flex-wrap items-center gap-2">
-                <Trans>Of each deliverable the newest</Trans>
+                <Trans>The newest of each deliverable</Trans>
                 <input
                     className="input mono w-20!"
                     inputMode="numeric"

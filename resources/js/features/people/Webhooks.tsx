@@ -29,7 +29,7 @@ function HookLine({ hook }: { hook: Hook }) {
                         type="button"
                         className="link"
                         onClick={() =>
-                            window.confirm(t`Call ${hook.url} no more?`) &&
+                            window.confirm(t`Stop calling ${hook.url}?`) &&
                             router.delete(to('webhook.drop', { webhook: hook.id }), { preserveScroll: true })
                         }
                     >

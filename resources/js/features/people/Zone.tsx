@@ -21,7 +21,7 @@ export function Zone({
             id="production-zone"
             label={t`Time zone`}
             fault={fault}
-            help={t`Of its lists, messages and hours of machines. On pages each reads the clock of their own browser.`}
+            help={t`For its lists, messages and hours of machines. Pages show the clock of each reader’s browser.`}
         >
             <select
                 id="production-zone"

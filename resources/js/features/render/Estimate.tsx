@@ -47,7 +47,7 @@ interface Given {
 
 /** What a frame takes, on how many machines, and when. */
 function Fields({
-    page: { from, unpacked },
+    page: { from, uncompressed },
     given,
     onChange,
 }: {
@@ -72,7 +72,7 @@ function Fields({
                 <input
                     className="input w-44!"
                     value={given.size}
-                    placeholder={unpacked === null ? t`14 MB` : t`uncompressed ${unpacked}`}
+                    placeholder={uncompressed === null ? t`14 MB` : t`uncompressed ${uncompressed}`}
                     onChange={set('size')}
                 />
             </Labelled>
