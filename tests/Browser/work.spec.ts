@@ -69,7 +69,8 @@ test('a production is archived, read, and taken back; its history tells so', asy
     await expect(page.getByText('Archived: it can be read, and nothing in it changed.', { exact: true })).toBeVisible();
     await page.getByRole('textbox', { name: 'Name' }).fill('The Tide Clocks');
     await page.getByRole('button', { name: 'Save' }).first().click();
-    await expect(page.getByText('The Tide Clock is archived: it can be read')).toBeVisible();
+    const refused = page.getByRole('main').getByRole('alert');
+    await expect(refused).toContainText('The Tide Clock is archived: it can be read');
     await page.getByRole('button', { name: 'Take back from the archive' }).click();
     await expect(page.getByRole('status')).toHaveText('The Tide Clock is worked on again.');
     await place(page, 'History');
