@@ -85,19 +85,20 @@ final readonly class Moment
     {
         $clock = self::clock();
         // programs read the standard's form (RFC 3339)
-        if ($clock['year'] === null) {
+        if ($clock['now'] === null) {
             return Carbon::instance($at)->toIso8601ZuluString();
         }
-        $local = (new DateTimeImmutable('@'.$at->getTimestamp()))->setTimezone($clock['zone']);
-        $isThisYear = $local->format('Y') === $clock['year'];
+        $stamp = $at->getTimestamp();
+        $isThisYear = $stamp >= $clock['from'] && $stamp < $clock['to'];
 
-        return $local->format($day.($isThisYear ? '' : ' Y').$time);
+        return $clock['now']->setTimestamp($stamp)->format($day.($isThisYear ? '' : ' Y').$time);
     }
 
     /**
      * What every time of a page is told by: boards write a thousand of them.
      *
-     * @return array{zone: DateTimeZone, year: string|null}  year: this one; null where a program asks
+     * @return array{now: DateTimeImmutable|null, from: int, to: int}  now: in the reader's zone, null where a program
+     *   asks; from and to: where this year begins there and ends, in seconds since 1970
      */
     private static function clock(): array
     {
@@ -105,14 +106,17 @@ final readonly class Moment
         $clock = $request->attributes->get('clock');
         if (! is_array($clock)) {
             $isProgram = str_starts_with($request->getPathInfo(), '/api/');
+            $now = self::local(Carbon::now());
+            $year = (int) $now->format('Y');
             $clock = [
-                'zone' => new DateTimeZone(self::zone()),
-                'year' => $isProgram ? null : self::local(Carbon::now())->format('Y'),
+                'now' => $isProgram ? null : $now,
+                'from' => $now->setDate($year, 1, 1)->setTime(0, 0)->getTimestamp(),
+                'to' => $now->setDate($year + 1, 1, 1)->setTime(0, 0)->getTimestamp(),
             ];
             $request->attributes->set('clock', $clock);
         }
 
-        /** @var array{zone: DateTimeZone, year: string|null} $clock */
+        /** @var array{now: DateTimeImmutable|null, from: int, to: int} $clock */
         return $clock;
     }
 
