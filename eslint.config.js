@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
+import lingui from 'eslint-plugin-lingui';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -19,6 +20,53 @@ const noImports = (...places) => ({
         },
     ],
 });
+
+/** What nobody reads: words of programs, addresses, styles, drawings; what only letters make a text. */
+const NOT_SAID = {
+    useTsTypes: true,
+    ignore: [
+        String.raw`^[^A-Za-z]*$`,
+        String.raw`^[a-z][\w.:/-]*$`,
+        String.raw`^[A-Z0-9_+-]+$`,
+        String.raw`^\s*([/.#]|[a-z]+:|var\(|color-mix\()`,
+        String.raw`^\d+px$`,
+        // pieces of names, single keys, the names of formats
+        String.raw`^\{[a-z]+\}`,
+        String.raw`^\w  \w$`,
+        '^(2d|JUnit|WebM|book book-.*)$',
+    ],
+    ignoreNames: [
+        {
+            regex: {
+                pattern:
+                    'className|style|href|url|path|key|role|type|accept|inputMode|points|transform|^d$|^id$|^fill$|^aria-',
+            },
+        },
+        { regex: { pattern: '^[A-Z0-9_]+$' } },
+    ],
+    ignoreFunctions: [
+        'classes',
+        'Error',
+        'to',
+        'fetch',
+        'ask',
+        'matchMedia',
+        '*.getContext',
+        '*.append',
+        '*.get',
+        '*.endsWith',
+        '*.includes',
+        '*.matchMedia',
+        '*.querySelector',
+        '*.querySelectorAll',
+        '*.closest',
+        '*.matches',
+        '*.split',
+        '*.replaceAll',
+        '*.toLocaleString',
+        '*.toLocaleTimeString',
+    ],
+};
 
 export default ts.config(
     { ignores: ['public', 'vendor', 'node_modules', 'storage'] },
@@ -44,6 +92,13 @@ export default ts.config(
     {
         files: ['resources/js/**/*.tsx'],
         rules: { 'max-lines-per-function': ['error', { max: 90, skipBlankLines: true, skipComments: true }] },
+    },
+    // every text of the interface goes through the catalogue
+    {
+        files: ['resources/js/**/*.{ts,tsx}'],
+        ignores: ['resources/js/types/**', 'resources/js/app.tsx', 'resources/js/lib/{zone,own/disk}.ts'],
+        plugins: { lingui },
+        rules: { 'lingui/no-unlocalized-strings': ['error', NOT_SAID] },
     },
     { files: ['resources/js/pages/**'], rules: { 'max-lines': ['error', { max: 150 }] } },
     { files: ['tests/**'], rules: { 'max-lines-per-function': 'off' } },

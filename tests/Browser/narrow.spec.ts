@@ -8,7 +8,7 @@ async function fits(page: Page, where: string): Promise<void> {
 
         return [
             scrollWidth - clientWidth,
-            ...[...document.querySelectorAll('.scroll')].map((e) => e.scrollWidth - e.clientWidth),
+            ...[...document.querySelectorAll('.scroll, .overflow-x-auto')].map((e) => e.scrollWidth - e.clientWidth),
         ];
     });
     expect(Math.max(...over), where).toBeLessThanOrEqual(1);
@@ -66,6 +66,7 @@ async function addresses(page: Page): Promise<string[]> {
         '/administration',
         '/calculator',
         '/tokens',
+        '/specifications/1',
         of(frames, 'frames'),
         of(frames, 'specification'),
         of(frames, 'scene'),
@@ -85,10 +86,12 @@ test('every page fits a small screen, and one that is enlarged four times', asyn
         await go(page, path);
         await fits(page, `${path} at 320`);
     }
-    await page.setViewportSize({ width: 768, height: 800 });
-    for (const path of paths.filter((each) => /frames|movie|board|people/.test(each))) {
-        await go(page, path);
-        await fits(page, `${path} at 768`);
+    for (const width of [768, 1100]) {
+        await page.setViewportSize({ width, height: 800 });
+        for (const path of paths.filter((each) => /frames|movie|s\/\d+$|people/.test(each))) {
+            await go(page, path);
+            await fits(page, `${path} at ${width}`);
+        }
     }
 });
 

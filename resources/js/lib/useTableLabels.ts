@@ -1,8 +1,11 @@
 import { useEffect, type RefObject } from 'react';
 
+/** The arrow of a column that is sorted by is no part of its name. */
+const nameOf = (cell: HTMLTableCellElement): string => cell.textContent.replace(/[↑↓]/, '').trim();
+
 /** Tells each cell of a table what its column is called: where there is no room for columns, that stands before it. */
 function label(table: HTMLTableElement): void {
-    const heads = [...(table.tHead?.rows[0]?.cells ?? [])].map((cell) => cell.textContent.trim());
+    const heads = [...(table.tHead?.rows[0]?.cells ?? [])].map((cell) => nameOf(cell));
     for (const body of table.tBodies) {
         for (const row of body.rows) {
             if (row.cells.length !== heads.length) {

@@ -53,8 +53,8 @@ function Entry({ page }: { page: JoinPage }) {
     return (
         <form onSubmit={submit} noValidate>
             {!isPassword && field('name', t`Your name`, 'text', 'name')}
-            {!isPassword && field('email', 'Address', 'email', 'username', t`You sign in with it.`)}
-            {field('password', 'Password', 'password', 'new-password', t`Twelve letters at least: several words.`)}
+            {!isPassword && field('email', t`Address`, 'email', 'username', t`You sign in with it.`)}
+            {field('password', t`Password`, 'password', 'new-password', t`Twelve letters at least: several words.`)}
             {field('again', t`Once more`, 'password', 'new-password')}
             <p className="pt-3">
                 <button className="btn btn-primary" disabled={form.processing}>

@@ -12,6 +12,7 @@ import { DropPlace } from '../parts/DropPlace';
 import { Fault } from '../parts/Fault';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { ManyScenesPage } from '../types/views';
+import { counted } from '../lib/frames';
 
 type Many = ReturnType<typeof useManyScenes>;
 
@@ -52,7 +53,7 @@ function Standing({ many, board }: { many: Many; board: string | null }) {
                 disabled={many.busy !== null || left === 0}
                 onClick={() => void many.check()}
             >
-                {left === 0 ? t`All are checked` : t`Check ${left} ${left === 1 ? 'scene' : 'scenes'}`}
+                {left === 0 ? t`All are checked` : t`Check ${counted(left, t`scene`, t`scenes`)}`}
             </button>
             <span className="text-faint">
                 <Trans>

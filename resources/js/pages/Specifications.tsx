@@ -8,6 +8,7 @@ import { Book } from '../parts/Book';
 import { Breaking } from '../parts/Breaking';
 import { ProductionFolios } from '../parts/ProductionFolios';
 import type { SpecificationsPage } from '../types/views';
+import { counted } from '../lib/frames';
 
 type Line = SpecificationsPage['specifications'][number];
 
@@ -16,7 +17,7 @@ function follows(deliverables: number): string {
         return t`nothing follows it`;
     }
 
-    return `${deliverables} ${deliverables === 1 ? t`deliverable follows` : t`deliverables follow`} it`;
+    return counted(deliverables, t`deliverable follows it`, t`deliverables follow it`);
 }
 
 function SpecificationLine({ line }: { line: Line }) {

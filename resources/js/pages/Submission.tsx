@@ -10,6 +10,8 @@ import { Folios } from '../parts/Folios';
 import type { SubmissionPage } from '../types/views';
 
 /** How what was signed is proved where nothing runs. */
+const VERIFY = 'bin/plain-ledger verify --record RECORD.json --files DIR';
+
 function Proving({ print }: { print: string }) {
     return (
         <section className="mb-5 text-[13px]">
@@ -23,9 +25,7 @@ function Proving({ print }: { print: string }) {
             <p className="pt-1 text-faint">
                 <Trans>Whoever has a record and the files proves both with nothing running:</Trans>
             </p>
-            <p className="mono text-[12px] [overflow-wrap:anywhere]">
-                bin/plain-ledger verify --record RECORD.json --files DIR
-            </p>
+            <p className="mono text-[12px] [overflow-wrap:anywhere]">{VERIFY}</p>
         </section>
     );
 }

@@ -13,6 +13,7 @@ import type { TokensPage } from '../types/views';
 const callOf = (token: string | null, address: string): string =>
     [
         t`curl -X POST -H "Authorization: Bearer ${token ?? 'TOKEN'}" -H "X-File-Name: shot_settings.json" \\`,
+        // eslint-disable-next-line lingui/no-unlocalized-strings -- a line for a terminal
         `  --data-binary @shot_settings.json ${address}/productions/CODE/deliverables/CODE/scene`,
     ].join('\n');
 

@@ -20,7 +20,7 @@ export function CopyButton({ text, children }: { text: string; children: string 
     const [told, setTold] = useState<string | null>(null);
     const copy = () => {
         const done = () => {
-            setTold('Copied');
+            setTold(t`Copied`);
             setTimeout(() => setTold(null), 2000);
         };
         if (hasClipboard(navigator)) {

@@ -6,6 +6,7 @@ import { classes } from '../lib/classes';
 import { useQuestion } from '../lib/useQuestion';
 import type { FolderContents, IntakePlace } from '../types/views';
 import { Fault } from './Fault';
+import { counted } from '../lib/frames';
 
 /** Where one begins; what should be there and is not is told only where it is of one deliverable. */
 export type Root = Omit<IntakePlace, 'wanted'> & Partial<Pick<IntakePlace, 'wanted'>>;
@@ -95,7 +96,7 @@ function Files({ contents }: { contents: FolderContents }) {
 
     return (
         <p className="text-faint">
-            {`${files} ${files === 1 ? 'file' : 'files'}: `}
+            {`${counted(files, t`file`, t`files`)}: `}
             <span className="mono [overflow-wrap:anywhere]">{sample.join(', ')}</span>
             {files > sample.length && ' …'}
         </p>

@@ -9,10 +9,10 @@ const KEYS: [string, string][] = [
     ['/', t`find in the index`],
     ['n  p', t`next and previous deliverable`],
     ['1  2  3  4  6', t`specification, scene, render, frames, submission`],
-    ['j  k', 'on a board: next and previous line'],
-    ['.  ,  +  −  Enter', 'on a frame strip: next and previous trouble, closer, further, show the frame'],
-    ['a', 'on a specification: ask for more'],
-    [t`Ctrl Z  Ctrl Y`, 'on a specification: take back, make again (always on)'],
+    ['j  k', t`on a board: next and previous line`],
+    ['.  ,  +  −  Enter', t`on a frame strip: next and previous trouble, closer, further, show the frame`],
+    ['a', t`on a specification: ask for more`],
+    [t`Ctrl Z  Ctrl Y`, t`on a specification: take back, make again (always on)`],
     ['?', t`this list`],
 ];
 

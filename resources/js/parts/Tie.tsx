@@ -10,13 +10,16 @@ function route(note: number): string {
     }
     const y = Math.max(margin.top + 8, Math.min(margin.bottom - 8, target.getBoundingClientRect().top + 18));
 
-    return [...document.querySelectorAll<HTMLElement>('tr[data-notes]')]
-        .filter((row) => (row.dataset.notes ?? '').split(' ').includes(String(note)))
-        .map((row) => row.getBoundingClientRect())
-        .map((box) => box.top + Math.min(14, box.height / 2))
-        .filter((from) => from > sheet.top && from < sheet.bottom)
-        .map((from) => `M${sheet.right - 22} ${from}H${sheet.right - 6}V${y}H${margin.left + 14}`)
-        .join('');
+    return (
+        [...document.querySelectorAll<HTMLElement>('tr[data-notes]')]
+            .filter((row) => (row.dataset.notes ?? '').split(' ').includes(String(note)))
+            .map((row) => row.getBoundingClientRect())
+            .map((box) => box.top + Math.min(14, box.height / 2))
+            .filter((from) => from > sheet.top && from < sheet.bottom)
+            // eslint-disable-next-line lingui/no-unlocalized-strings -- a drawing
+            .map((from) => `M${sheet.right - 22} ${from}H${sheet.right - 6}V${y}H${margin.left + 14}`)
+            .join('')
+    );
 }
 
 /** The hairline between a note and the lines it speaks of, while either has the pointer or the focus. */

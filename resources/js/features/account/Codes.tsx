@@ -13,6 +13,7 @@ type Own = TokensPage['codes'];
 /** What a telephone reads. */
 function Picture({ text }: { text: string }) {
     const { data, size } = encode(text, { border: 4 });
+    // eslint-disable-next-line lingui/no-unlocalized-strings -- a drawing
     const path = data.flatMap((row, y) => row.flatMap((on, x) => (on ? [`M${x} ${y}h1v1h-1z`] : []))).join('');
 
     return (

@@ -69,7 +69,7 @@ export function BoardHead({
                 {columns.map((column) =>
                     column === 'marks' ? (
                         groups.map((group) => (
-                            <th key={group} scope="col" className="column px-0! text-center! text-[11px]!">
+                            <th key={group} scope="col" className="mark column px-0! text-center! text-[11px]!">
                                 <span className="upright">{group}</span>
                             </th>
                         ))

@@ -11,7 +11,7 @@ import { LineDue, LineOwner, LineSpecification, LineTitle, type Given } from './
 
 function HoldsUp({ row }: { row: BoardRow }) {
     return (
-        <td className="column text-[13px]">
+        <td className="whole column text-[13px]">
             {row.changed !== null && row.changed !== 'first check' && (
                 <span className="mr-2 text-ochre">{row.changed}.</span>
             )}
@@ -45,7 +45,7 @@ function Marks({ row, groups }: { row: BoardRow; groups: string[] }) {
         const own = row.marks[group];
 
         return (
-            <td key={group} className="column text-center!">
+            <td key={group} className="mark column text-center!">
                 {own !== undefined && <MarkSign mark={own} label={`${group}: ${own}`} />}
             </td>
         );

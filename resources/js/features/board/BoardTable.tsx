@@ -118,7 +118,7 @@ export function BoardTable({
 
     return (
         <div className="overflow-x-auto">
-            <table className="ledger mt-2 table-fixed lg:min-w-[960px]" aria-rowcount={all.length + 1}>
+            <table className="ledger board mt-2 table-fixed min-[1250px]:min-w-[960px]" aria-rowcount={all.length + 1}>
                 <Widths columns={columns} groups={groups} />
                 <BoardHead
                     columns={columns}

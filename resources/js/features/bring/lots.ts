@@ -40,7 +40,7 @@ function filesIn(things: Thing[]): number {
 function saysOf(lot: Lot, brought: BroughtFile): string {
     const files = counted(filesIn(lot.things), t`file`, t`files`);
     if (DELIVERED.includes(lot.kind)) {
-        return filesIn(lot.things) === 1 ? `${brought.says}, delivered` : t`${files} of a delivery`;
+        return filesIn(lot.things) === 1 ? t`${brought.says}, delivered` : t`${files} of a delivery`;
     }
     if (SETTINGS.includes(lot.kind) && lot.things.length > 1) {
         return t`${files} with settings of scenes`;

@@ -7,6 +7,8 @@ import type { IntakePlace, ScanDepth } from '../../types/views';
 
 const isArchive = (name: string): boolean => /\.zip$/i.test(name);
 
+const checkThis = (below: string): string => (isArchive(below) ? t`Check this archive` : t`Check this folder`);
+
 /** Which folder is to be looked at, and how closely. */
 export function ChooseFolder({
     deliverable,
@@ -38,7 +40,7 @@ export function ChooseFolder({
                         disabled={busy || !ready}
                         onClick={() => onCheck(at, full ? 'full' : 'quick')}
                     >
-                        {busy ? t`Checking…` : t`Check this ${isArchive(at.below) ? 'archive' : 'folder'}`}
+                        {busy ? t`Checking…` : checkThis(at.below)}
                     </button>
                     {!isArchive(at.below) && (
                         <button type="button" className="btn" disabled={busy || !ready} onClick={() => onFollow(at)}>

@@ -7,14 +7,15 @@ import { useAction } from '../../lib/useAction';
 import { useQuestion } from '../../lib/useQuestion';
 import { Fault } from '../../parts/Fault';
 import type { Ledger, PlannedMoves } from '../../types/views';
+import { counted } from '../../lib/frames';
 
 const SCRIPTS = [
     ['sh', t`shell script`],
     ['bat', t`batch script`],
-    ['csv', 'table'],
+    ['csv', t`table`],
 ] as const;
 
-const files = (many: number) => `${many} ${many === 1 ? 'file' : 'files'}`;
+const files = (many: number) => counted(many, t`file`, t`files`);
 
 /** One line: names that differ in one number alone. */
 function Line({ line }: { line: PlannedMoves['lines'][number] }) {

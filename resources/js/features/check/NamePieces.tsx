@@ -8,7 +8,10 @@ const WRONG = 'border-red bg-[color-mix(in_oklab,var(--color-error)_10%,transpar
 export function NamePieces({ reading }: { reading: NameReading }) {
     return (
         <figure className="overflow-x-auto py-1" tabIndex={0} aria-label={t`Pieces of ${reading.name}`}>
-            <table className="mono border-collapse" aria-label={t`How ${reading.name} reads`}>
+            <table
+                className="mono border-collapse max-md:[&_tr]:flex max-md:[&_tr]:flex-wrap max-md:[&_tr]:pb-1"
+                aria-label={t`How ${reading.name} reads`}
+            >
                 <tbody>
                     {(['asked', 'found'] as const).map((row) => (
                         <tr key={row}>
@@ -35,7 +38,7 @@ export function NamePieces({ reading }: { reading: NameReading }) {
                             ))}
                         </tr>
                     ))}
-                    <tr aria-hidden="true">
+                    <tr aria-hidden="true" className="max-md:hidden!">
                         <td />
                         {reading.pieces.map((piece, at) => (
                             <td key={at} className="px-1.5 text-center font-sans text-[11px] text-faint">

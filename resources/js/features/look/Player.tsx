@@ -103,7 +103,7 @@ export function Player({ page, layer }: { page: LookPage; layer: string }) {
                 <span className="text-[13px] text-faint" role="status">
                     {ready < many
                         ? t`${ready} of ${many} pictures are here`
-                        : `${below === 1 ? rate : `${rate}/${below}`} frames a second${
+                        : t`${below === 1 ? rate : `${rate}/${below}`} frames a second${
                               page.rate === null ? t`, since none is asked` : ''
                           }`}
                     {count(there) > MOST && t`, the first ${MOST} of ${count(there)}`}

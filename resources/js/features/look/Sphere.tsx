@@ -28,7 +28,7 @@ export function Sphere({ page, layer, frame }: { page: LookPage; layer: string; 
 
     return (
         <section className="px-6 pt-3" aria-label={t`Frame ${frame}, all around`}>
-            <SphereView source={image} name={`Frame ${frame}`} />
+            <SphereView source={image} name={t`Frame ${frame}`} />
             <p className="text-[13px] text-faint">
                 <Trans>
                     frame <span className="mono">{frame}</span>

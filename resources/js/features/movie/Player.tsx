@@ -126,7 +126,7 @@ function Playable({ movie, check, rate }: { movie: Movie; check: number; rate: R
                 )}
                 <Where movie={movie} picture={picture} rate={rate} />
             </p>
-            {around && <SphereView source={shown} moment={picture} name={`Picture ${picture + 1}`} />}
+            {around && <SphereView source={shown} moment={picture} name={t`Picture ${picture + 1}`} />}
         </div>
     );
 }

@@ -13,6 +13,9 @@ export type Shape = NamesPage['shapes'][number];
 
 type Pattern = Shape['patterns'][number];
 
+/** Pieces are called as the server knows them, in every language. */
+const FINISHED = 'frame {frame} done in {seconds} s';
+
 /** What the patterns find in lines that were pasted. */
 function Tried({ lines }: { lines: TriedPatterns['lines'] }) {
     return (
@@ -64,7 +67,7 @@ function PatternField({
                     id={`p-${what}`}
                     className="input mono"
                     value={pattern}
-                    placeholder={what === 'finished' ? 'frame {frame} done in {seconds} s' : ''}
+                    placeholder={what === 'finished' ? FINISHED : ''}
                     maxLength={500}
                     onChange={(event) => onChange(event.target.value)}
                     aria-invalid={fault !== undefined}

@@ -87,7 +87,7 @@ export function Webhooks({ production, page }: { production: number; page: Setti
                 <label className="flex max-w-full flex-wrap items-center gap-2">
                     <Trans>Address</Trans>
                     <input
-                        className="input mono w-96! max-w-full"
+                        className="input mono w-full! max-w-96"
                         placeholder={t`https://tools.house.example/ledger`}
                         value={form.data.url}
                         onChange={(event) => form.setData('url', event.target.value)}

@@ -37,7 +37,7 @@ function PresetLine({ preset }: { preset: Preset }) {
                 <InlineField
                     label={t`Title of the preset`}
                     value={title}
-                    className="input w-96!"
+                    className="input w-full! max-w-96"
                     onChange={setTitle}
                     onKeep={keep}
                     onLeave={() => setTitle(null)}

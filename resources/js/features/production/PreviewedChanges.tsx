@@ -20,7 +20,8 @@ export function PreviewedChanges({
     onWrite: () => void;
 }) {
     const many = plan.filter((each) => each.from !== each.to).length;
-    const says = many === 0 ? t`Nothing would change` : t`Change ${many === 1 ? 'one' : many}`;
+    const change = many === 1 ? t`Change one` : t`Change ${many}`;
+    const says = many === 0 ? t`Nothing would change` : change;
 
     return (
         <div className="pt-4" aria-live="polite">

@@ -8,6 +8,7 @@ import { Breaking } from '../../parts/Breaking';
 import { Fault } from '../../parts/Fault';
 import { LedgerHead } from '../../parts/LedgerHead';
 import type { RevisionLine, RevisionsPage } from '../../types/views';
+import { counted } from '../../lib/frames';
 
 const MOST_USERS = 40;
 
@@ -50,7 +51,7 @@ export function SpecificationTitle({ id, title: kept }: { id: number; title: str
 
 /** Who follows it, and what it is made of. */
 export function Followers({ users, parts }: Pick<RevisionsPage, 'users' | 'parts'>) {
-    const many = users.length === 1 ? t`One deliverable follows it: ` : `${users.length} deliverables follow it: `;
+    const many = users.length === 1 ? t`One deliverable follows it: ` : t`${users.length} deliverables follow it: `;
 
     return (
         <p className="said py-3">
@@ -138,7 +139,7 @@ function ChecksBy({ revision, newest }: { revision: RevisionLine; newest: boolea
                     <Trans>none</Trans>
                 </span>
             ) : (
-                t`${checks} of ${deliverables} ${deliverables === 1 ? 'deliverable' : 'deliverables'}`
+                t`${checks} of ${counted(deliverables, t`deliverable`, t`deliverables`)}`
             )}
             {newest && !revision.fixed && (
                 <span className="text-faint">
@@ -290,7 +291,11 @@ export function KeepAsPreset({
         >
             <label className="text-[13px]">
                 <Trans>Save it as a preset of this production, called</Trans>
-                <input className="input block w-96!" value={title} onChange={(event) => setTitle(event.target.value)} />
+                <input
+                    className="input block w-full! max-w-96"
+                    value={title}
+                    onChange={(event) => setTitle(event.target.value)}
+                />
             </label>
             <button className="btn">
                 <Trans>Save as a preset</Trans>

@@ -64,7 +64,7 @@ function Fields({
                 <input
                     className="input w-64!"
                     value={given.times}
-                    placeholder={from !== null && from !== 'typed' ? t`known ${from}` : '62 s, 1:10, 58 s'}
+                    placeholder={from !== null && from !== 'typed' ? t`known ${from}` : t`62 s, 1:10, 58 s`}
                     onChange={set('times')}
                 />
             </Labelled>

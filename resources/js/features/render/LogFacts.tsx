@@ -115,7 +115,7 @@ function Slow({ frames }: { frames: Facts['slow'] }) {
 
 function Messages({ reading, event, ink }: { reading: Facts; event: 'error' | 'warning'; ink: string }) {
     const own = reading.messages.filter((message) => message[0] === event);
-    const name = event === 'error' ? `errors, ${reading.errors}` : `warnings, ${reading.warnings}`;
+    const name = event === 'error' ? t`errors, ${reading.errors}` : t`warnings, ${reading.warnings}`;
 
     return own.length === 0 ? null : (
         <>
@@ -154,9 +154,9 @@ export function LogFacts({ reading }: { reading: Facts }) {
                 <Progress reading={reading} progress={reading.progress} />
             )}
             <dl className="mt-3 grid grid-cols-[150px_1fr] gap-x-3 gap-y-1">
-                <Text name="begun, not finished" text={reading.begun} />
+                <Text name={t`begun, not finished`} text={reading.begun} />
                 <Slow frames={reading.slow} />
-                <Text name="written last" text={reading.lastFile} />
+                <Text name={t`written last`} text={reading.lastFile} />
                 <Messages reading={reading} event="error" ink="text-red" />
                 <Messages reading={reading} event="warning" ink="text-ochre" />
             </dl>

@@ -93,7 +93,8 @@ function Foot({ name, editing, mayDrop }: { name: string; editing: Editing; mayD
 function withPicture(before: string, path: string): string {
     return /^(?:frame\s+)?-?\d+\s*:?\s*$/.test(before)
         ? `${before.trim().replace(/:$/, '')}: ${path}`
-        : `frame 1: ${path}`;
+        : // eslint-disable-next-line lingui/no-unlocalized-strings -- a value as the server reads it
+          `frame 1: ${path}`;
 }
 
 /** The field itself, begun with what stands there, and helpers for values of some kinds. */

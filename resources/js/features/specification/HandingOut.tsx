@@ -8,6 +8,7 @@ import { Breaking } from '../../parts/Breaking';
 import { CopyButton } from '../../parts/CopyButton';
 import { Fault } from '../../parts/Fault';
 import type { ConflictShown, SheetLinkShown } from '../../types/views';
+import { counted } from '../../lib/frames';
 
 const FILES: [string, string, string][] = [
     ['pdf', 'PDF', t`one page of A4, to print or to attach`],
@@ -126,7 +127,7 @@ function NewLink({ deliverable, isSettled }: { deliverable: number; isSettled: b
 
 function LinkLine({ link }: { link: SheetLinkShown }) {
     const takeBack = () => router.delete(to('sheet.revoke', { link: link.id }), { preserveScroll: true });
-    const opened = t`opened ${link.opened} ${link.opened === 1 ? 'time' : 'times'}`;
+    const opened = t`opened ${counted(link.opened, t`time`, t`times`)}`;
 
     return (
         <li className="border-t border-rule py-1.5 text-[13px]">

@@ -42,7 +42,7 @@ export function PieceValues({
             <EditableText
                 label={name}
                 text={values[name]}
-                nothing="nothing yet"
+                nothing={t`nothing yet`}
                 className="text-right"
                 onEdit={() => setEditing(name)}
             />

@@ -34,7 +34,10 @@ function Others({ others, changed }: { others: string[]; changed: string | null 
     return others.length === 0 && changed === null ? null : (
         <p role="status" className="mt-1 text-[13px] text-ochre">
             {changed}{' '}
-            {others.length > 0 && t`${others.join(' and ')} ${others.length === 1 ? 'has' : 'have'} this open as well.`}
+            {others.length > 0 &&
+                (others.length === 1
+                    ? t`${others.join()} has this open as well.`
+                    : t`${others.join(', ')} have this open as well.`)}
         </p>
     );
 }

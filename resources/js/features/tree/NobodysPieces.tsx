@@ -35,7 +35,7 @@ function Whose({ page, piece, place }: { page: TreePage; piece: TreePiece | null
             </option>
             {sorted.map(({ id, code, title }) => (
                 <option key={id} value={String(id)}>
-                    {`${code}, ${title}${candidates.includes(String(id)) ? ' (fits)' : ''}`}
+                    {`${code}, ${title}${candidates.includes(String(id)) ? t` (fits)` : ''}`}
                 </option>
             ))}
         </select>
