@@ -86,7 +86,10 @@ final readonly class Doctor
     private static function folders(): array
     {
         $lines = [];
-        foreach ([storage_path(), base_path('bootstrap/cache'), (string) config('ledger.intake')] as $folder) {
+        $folders = [storage_path(), base_path('bootstrap/cache'), (string) config('ledger.intake')];
+        // what is kept of files may lie elsewhere; it is made with the first of them
+        $kept = (string) config('filesystems.disks.local.root');
+        foreach (is_dir($kept) ? [...$folders, $kept] : $folders as $folder) {
             $lines[$folder] = self::line(
                 is_dir($folder) && is_readable($folder) && is_writable($folder),
                 is_dir($folder) ? 'can be read and written to' : 'is not there',

@@ -9,8 +9,8 @@ use App\Actions\Checks\AskedStamps;
 use App\Actions\Logs\FollowLog;
 use App\Models\Check;
 use App\Models\Deliverable;
+use App\Models\DeliverableOutline;
 use App\Models\Specification;
-use App\Models\Standing;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
@@ -219,7 +219,7 @@ final class PartsAndAgainTest extends LedgerTestCase
             $change();
             self::assertSame([false, true], $stale());
             // of one or of many, it is the same stamp
-            self::assertSame(AskedLayers::now($asked()), (new AskedStamps)->now(Standing::of($asked())));
+            self::assertSame(AskedLayers::now($asked()), (new AskedStamps)->now(DeliverableOutline::of($asked())));
             $board = $this->actingAs($this->coordinator)->page("/productions/{$this->production->id}")['board'];
             self::assertSame(
                 [['TC_010', true], ['TC_020', false]],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Checks;
 
-use App\Models\Standing;
+use App\Models\DeliverableOutline;
 use PlainLedger\Core\Specification\Layer;
 use PlainLedger\Core\Specification\SetBy;
 
@@ -20,18 +20,18 @@ final class AskedStamps
     /** @var array<int, string> what a specification asks, by its id */
     private array $revisions = [];
 
-    public function hasChangedSince(Standing $standing): bool
+    public function hasChangedSince(DeliverableOutline $deliverable): bool
     {
-        return $standing->newest !== null && $standing->newest->asked !== $this->now($standing);
+        return $deliverable->newest !== null && $deliverable->newest->asked !== $this->now($deliverable);
     }
 
-    public function now(Standing $standing): string
+    public function now(DeliverableOutline $deliverable): string
     {
         $layers = [
-            $this->houses[$standing->productionId] ??= self::written($standing->production->houseLayer()),
-            self::written(new Layer(SetBy::Specification, ['values' => $standing->impliedValues()], '')),
-            $this->revisions[$standing->specificationId] ??= self::written($standing->asked->latest->layer()),
-            self::written(new Layer(SetBy::Deliverable, $standing->ownLayer(), '')),
+            $this->houses[$deliverable->productionId] ??= self::written($deliverable->production->houseLayer()),
+            self::written(new Layer(SetBy::Specification, ['values' => $deliverable->impliedValues()], '')),
+            $this->revisions[$deliverable->specificationId] ??= self::written($deliverable->asked->latest->layer()),
+            self::written(new Layer(SetBy::Deliverable, $deliverable->ownLayer(), '')),
         ];
 
         // four times as fast here as the hash of PHP itself

@@ -7,8 +7,8 @@ namespace App\Http\Pages\Board;
 use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\CheckOutline;
+use App\Models\DeliverableOutline;
 use App\Models\Production;
-use App\Models\Standing;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -44,8 +44,8 @@ final readonly class Board
         $yesterday = self::before($production, $owed, Carbon::now()->subDay());
         $asked = new AskedStamps;
         $rows = [];
-        foreach ($owed as $standing) {
-            $rows[] = new BoardRow($standing, $yesterday[$standing->id] ?? null, $asked);
+        foreach ($owed as $deliverable) {
+            $rows[] = new BoardRow($deliverable, $yesterday[$deliverable->id] ?? null, $asked);
         }
         $this->rows = $rows;
         $this->groups = self::groups($owed);
@@ -54,14 +54,14 @@ final readonly class Board
     }
 
     /**
-     * @param  list<Standing>  $owed
+     * @param  list<DeliverableOutline>  $owed
      * @return list<Group>
      */
     private static function groups(array $owed): array
     {
         $groups = [];
-        foreach ($owed as $standing) {
-            $groups += $standing->newest->summary['groups'] ?? [];
+        foreach ($owed as $deliverable) {
+            $groups += $deliverable->newest->summary['groups'] ?? [];
         }
 
         return array_values(
@@ -70,18 +70,18 @@ final readonly class Board
     }
 
     /**
-     * @param  list<Standing>  $owed
+     * @param  list<DeliverableOutline>  $owed
      * @return list<CommonCause>
      */
     private static function causes(array $owed): array
     {
         $causes = [];
-        foreach ($owed as $standing) {
-            foreach ($standing->newest->summary['causes'] ?? [] as $cause) {
-                $causes[$cause['id']][$standing->id] = [
-                    'id' => $standing->id,
-                    'code' => $standing->code,
-                    'owner' => $standing->owner,
+        foreach ($owed as $deliverable) {
+            foreach ($deliverable->newest->summary['causes'] ?? [] as $cause) {
+                $causes[$cause['id']][$deliverable->id] = [
+                    'id' => $deliverable->id,
+                    'code' => $deliverable->code,
+                    'owner' => $deliverable->owner,
                     'says' => $cause['says'],
                     'folio' => $cause['side'] === Side::Scene->value ? 'scene' : 'frames',
                 ];
@@ -97,16 +97,16 @@ final readonly class Board
     }
 
     /**
-     * @param  list<Standing>  $owed
+     * @param  list<DeliverableOutline>  $owed
      * @return list<SharedSetting>
      */
     private static function agreement(array $owed): array
     {
         $settings = [];
-        foreach ($owed as $standing) {
-            $own = $standing->newest->summary['settings'] ?? null;
+        foreach ($owed as $deliverable) {
+            $own = $deliverable->newest->summary['settings'] ?? null;
             if ($own !== null) {
-                $settings[$standing->specification][$standing->code] = $own;
+                $settings[$deliverable->specification][$deliverable->code] = $own;
             }
         }
         $agreement = [];
@@ -119,12 +119,12 @@ final readonly class Board
         return $agreement;
     }
 
-    /** @return list<Standing> all that are owed, with their newest checks */
+    /** @return list<DeliverableOutline> all that are owed, with their newest checks */
     private static function owed(Production $production): array
     {
         $newest = Check::query()->forBoard()->newestOf($production->deliverables());
 
-        return Standing::ofAll($production, $production->deliverables(), CheckOutline::ofAll($newest));
+        return DeliverableOutline::ofAll($production, $production->deliverables(), CheckOutline::ofAll($newest));
     }
 
     /** @return Builder<Check> those that were done, by deliverable */
@@ -138,7 +138,7 @@ final readonly class Board
     /**
      * The newest of each deliverable that was done by then; where that is the newest at all, it is not read again.
      *
-     * @param  list<Standing>  $owed
+     * @param  list<DeliverableOutline>  $owed
      * @return array<int, CheckOutline> by deliverable
      */
     private static function before(Production $production, array $owed, Carbon $moment): array
@@ -146,10 +146,10 @@ final readonly class Board
         $ids = self::newest($production)->where('updated_at', '<=', $moment)->toBase()
             ->pluck(DB::raw('max(id)'), 'deliverable_id');
         [$before, $others] = [[], []];
-        foreach ($owed as $standing) {
-            $then = $ids[$standing->id] ?? null;
-            if ($then !== null && $standing->newest?->id === $then) {
-                $before[$standing->id] = $standing->newest;
+        foreach ($owed as $deliverable) {
+            $then = $ids[$deliverable->id] ?? null;
+            if ($then !== null && $deliverable->newest?->id === $then) {
+                $before[$deliverable->id] = $deliverable->newest;
             } elseif ($then !== null) {
                 $others[] = $then;
             }

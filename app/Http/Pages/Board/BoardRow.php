@@ -10,7 +10,7 @@ use App\Http\Pages\Book\Due;
 use App\Http\Pages\Book\IndexLine;
 use App\Http\Pages\ByKey;
 use App\Models\CheckOutline;
-use App\Models\Standing;
+use App\Models\DeliverableOutline;
 use DateTimeImmutable;
 use PlainLedger\Core\Checking\Mark;
 use PlainLedger\Core\Checking\Verdict;
@@ -79,22 +79,22 @@ final readonly class BoardRow
     /**
      * @param  CheckOutline|null  $then  the newest check of the day before; the newest itself where that is older
      */
-    public function __construct(Standing $standing, ?CheckOutline $then, AskedStamps $asked)
+    public function __construct(DeliverableOutline $deliverable, ?CheckOutline $then, AskedStamps $asked)
     {
-        $newest = $standing->newest;
-        $line = new IndexLine($standing, $asked);
+        $newest = $deliverable->newest;
+        $line = new IndexLine($deliverable, $asked);
         $this->id = $line->id;
         $this->code = $line->code;
         $this->title = $line->title;
         $this->owner = $line->owner;
-        $this->ownerId = $standing->ownerId;
+        $this->ownerId = $deliverable->ownerId;
         $this->due = $line->due;
         $this->stale = $line->stale;
         $this->holdsUp = $line->holdsUp;
         $this->folio = $line->folio;
         $this->verdict = $line->verdict;
-        $this->specification = $standing->specification;
-        $this->specificationId = $standing->specificationId;
+        $this->specification = $deliverable->specification;
+        $this->specificationId = $deliverable->specificationId;
         $this->dueAt = $line->due?->stamp();
         $this->changed = $newest === null ? null : self::changed($newest, $then);
         $summary = $newest->summary ?? self::NOTHING;

@@ -7,8 +7,8 @@ namespace App\Http\Pages\Book;
 use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\CheckOutline;
+use App\Models\DeliverableOutline;
 use App\Models\Production;
-use App\Models\Standing;
 use App\Models\User;
 use PlainLedger\Core\Checking\Verdict;
 
@@ -24,8 +24,8 @@ final readonly class BookIndex
         $newest = CheckOutline::ofAll(Check::query()->forIndex()->newestOf($own));
         $asked = new AskedStamps;
         $lines = array_map(
-            static fn (Standing $standing): IndexLine => new IndexLine($standing, $asked),
-            Standing::ofAll($production, $own, $newest),
+            static fn (DeliverableOutline $deliverable): IndexLine => new IndexLine($deliverable, $asked),
+            DeliverableOutline::ofAll($production, $own, $newest),
         );
         $weight = static fn (IndexLine $line): int => match ($line->verdict) {
             Verdict::Unbalanced => 0,

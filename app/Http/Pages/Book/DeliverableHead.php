@@ -7,7 +7,7 @@ namespace App\Http\Pages\Book;
 use App\Actions\Checks\AskedStamps;
 use App\Models\Check;
 use App\Models\Deliverable;
-use App\Models\Standing;
+use App\Models\DeliverableOutline;
 use App\Models\Submission;
 use App\Models\SubmissionState;
 use PlainLedger\Core\Checking\Mark;
@@ -36,7 +36,7 @@ final readonly class DeliverableHead extends IndexLine
     /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
     public function __construct(Deliverable $deliverable)
     {
-        parent::__construct(Standing::of($deliverable), new AskedStamps);
+        parent::__construct(DeliverableOutline::of($deliverable), new AskedStamps);
         $this->specification = $deliverable->specification->title;
         $this->revision = $deliverable->specification->latest->number;
         $newest = $deliverable->newest;

@@ -7,7 +7,7 @@ namespace App\Http\Pages\Book;
 use App\Actions\Checks\AskedStamps;
 use App\Models\CheckOutline;
 use App\Models\Deliverable;
-use App\Models\Standing;
+use App\Models\DeliverableOutline;
 use Illuminate\Support\Carbon;
 use PlainLedger\Core\Checking\Verdict;
 use PlainLedger\Core\Report\BlockerSummary;
@@ -40,25 +40,25 @@ readonly class IndexLine
     /** @var 'scene'|'frames' the page that has the trouble */
     public string $folio;
 
-    public function __construct(Standing $standing, AskedStamps $asked)
+    public function __construct(DeliverableOutline $deliverable, AskedStamps $asked)
     {
-        $newest = $standing->newest;
-        $this->id = $standing->id;
-        $this->code = $standing->code;
-        $this->title = $standing->title;
-        $this->owner = $standing->owner;
-        $this->due = Due::at($standing->dueAt);
+        $newest = $deliverable->newest;
+        $this->id = $deliverable->id;
+        $this->code = $deliverable->code;
+        $this->title = $deliverable->title;
+        $this->owner = $deliverable->owner;
+        $this->due = Due::at($deliverable->dueAt);
         $this->verdict = $newest?->verdict;
         $this->waived = $newest?->waived === true;
         $this->holdsUp = self::holdsUp($newest);
-        $this->stale = $asked->hasChangedSince($standing);
+        $this->stale = $asked->hasChangedSince($deliverable);
         $this->folio = self::folio($newest);
     }
 
     /** @param  Deliverable  $deliverable  with what `forIndex` loads and its newest check */
     public static function of(Deliverable $deliverable): self
     {
-        return new self(Standing::of($deliverable), new AskedStamps);
+        return new self(DeliverableOutline::of($deliverable), new AskedStamps);
     }
 
     /** What a check says of itself in the fewest words; that files arrive is said no more once they should be there. */

@@ -11,7 +11,7 @@ use stdClass;
  * A deliverable as indexes and boards tell of it: whose it is, what it answers, its newest check. They read hundreds,
  * and making models of each would be most of their time: so it is made of rows as well.
  */
-final readonly class Standing
+final readonly class DeliverableOutline
 {
     private const COLUMNS = [
         'deliverables.id', 'deliverables.code', 'deliverables.title', 'deliverables.due_at', 'deliverables.owner_id',
