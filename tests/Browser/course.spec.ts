@@ -80,7 +80,7 @@ test.describe('a course', () => {
         await form.getByLabel('all others together').fill('0');
         await accessible(page, 'how it is judged');
         await form.getByRole('button', { name: 'Save' }).click();
-        await expect(page.getByRole('status').first()).toContainText('Everybody is judged so from now on');
+        await expect(page.getByRole('status').first()).toContainText('Everybody is judged this way from now on');
         await expect(row('Wren Tolliver')).toContainText('100');
         await accessible(page, 'an assignment');
 
