@@ -84,7 +84,7 @@ test('one-time codes are begun, asked for, and ended', async ({ page, context })
     await accessible(page, 'asking for a code');
     await field.fill('000000');
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('alert')).toContainText('That is no code that holds now.');
+    await expect(page.getByRole('alert')).toContainText('That code does not hold now.');
     await field.fill(first ?? '');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.waitForURL(/productions/);
